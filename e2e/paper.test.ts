@@ -74,3 +74,67 @@ test("what is printed is in the controller's unit, black on white, also where th
   expect(new Set(colours)).toEqual(new Set(['white', 'black', 'none']));
   await me.leave();
 });
+
+/** What stands on each page of the paper that is shown now. */
+const printedPages = (me: Visitor): Promise<string[]> =>
+  me.page.evaluate(() => {
+    window.dispatchEvent(new Event('beforeprint'));
+    const pages = [...document.querySelectorAll('.on-paper .sheet')].map((sheet) =>
+      [...sheet.querySelectorAll('text')].map((node) => node.textContent).join(' '),
+    );
+    window.dispatchEvent(new Event('afterprint'));
+    return pages;
+  });
+
+test.each([
+  ['the Bench', '/bench', 'opens', /^Bench as it stands .*In the kiln .*Bird-bath basin, slump/],
+  ['the pieces', '/pieces', 'piece-link', /^Pieces \d+ pieces .*Plaque no\. 14/],
+  ['the Notebook', '/notebook', 'firing-link', /^Notebook \d+ firings .*Tideline bowl/],
+  ['a shelf', '/shelves?shelf=forms', 'find-record', /^Moulds and formers \d+ .*Basin mould, the deep one/],
+] as const)('%s prints composed, on as many pages as it needs, whatever is beside it', async (_, path, shown, words) => {
+  for (const size of [PHONE, WIDE]) {
+    const me = await Visitor.open(here.browser, size, 'dark');
+    await me.page.goto(studio.address + path);
+    if (shown !== 'find-record') await me.find(shown);
+    else await me.reads('Basin mould, the deep one');
+    const pages = await printedPages(me);
+    // Beside a list the first of it is open on a wide screen, and that is what is printed.
+    if (size === PHONE || path === '/bench' || path.startsWith('/shelves')) expect(pages.join(' ')).toMatch(words);
+    expect(pagesOf(await me.page.pdf({ format: 'A4' }))).toBe(pages.length);
+    await me.leave();
+  }
+});
+
+test('a piece and a record print with their drawing, their steps and their schedule', async () => {
+  const me = await Visitor.open(here.browser, PHONE);
+  await me.page.goto(`${studio.address}/pieces`);
+  await me.openPiece('Bird-bath basin');
+  await me.find('journey');
+  expect((await printedPages(me))[0]).toMatch(/^Bird-bath basin disc of 380.mm .*Its journey 1 Lay on done .*3 Slump .*Basin mould, the deep one.*As it lies/);
+  await me.page.goto(`${studio.address}/notebook`);
+  await me.openFiring('Tideline bowl');
+  await me.find('as-fired');
+  expect((await printedPages(me))[0]).toMatch(/^Tideline bowl Slump in Low kiln.*Short .*As it ran .*Otherwise than planned/);
+  await me.leave();
+});
+
+test('a label is printed in the size that was typed, so many to a sheet; its code names its page', async () => {
+  const me = await Visitor.open(here.browser, PHONE);
+  await me.page.goto(`${studio.address}/pieces`);
+  await me.openPiece('Bird-bath basin');
+  await me.press('open-label');
+  await me.sees('label-count', /^one label on one sheet, 27 to a sheet/);
+  await me.type('label-width', '300 mm');
+  await me.sees('label-width-error', /must be from 12 mm to 190 mm/);
+  await me.type('label-width', '2 in');
+  await me.type('label-height', '25');
+  await me.type('label-copies', '40');
+  await me.page.keyboard.press('Enter');
+  await me.sees('label-count', /^40 labels on 2 sheets, 33 to a sheet/);
+  await me.expectSound('a label');
+  expect((await printedPages(me))[1]).toMatch(/Bird-bath basin .*disc of 380 mm .*1\.70 kg/);
+  expect(pagesOf(await me.page.pdf({ preferCSSPageSize: true }))).toBe(2);
+  await me.press('label-paper-own');
+  expect(pagesOf(await me.page.pdf({ preferCSSPageSize: true }))).toBe(40);
+  await me.leave();
+});

@@ -361,3 +361,32 @@ test('what firings have taught is taken over with one touch: plans are outdated,
   await me.press('learned-leave');
   await me.sees('learned-taken', /Plans do not go by it yet/);
 });
+
+test('what was to be seen and how it lay is told beside how far it got, and stands in the record and in its row', async () => {
+  const me = await Visitor.open(here.browser, PHONE);
+  const { firings } = (await (await fetch(`${studio.address}/api/firings?text=Tideline`)).json()) as { firings: { id: string; look: string }[] };
+  const slump = firings.find(({ look }) => look === 'slump');
+  await me.page.goto(`${studio.address}/notebook/${slump?.id}`);
+  await me.press('tell');
+  await me.find('result-short');
+  await me.press('result-right');
+  await me.press('fold-seen');
+  await me.press('seen-offCentre');
+  await me.press('seen-unevenRim');
+  await me.type('record-seenWhere', 'towards the door');
+  await me.press('released-stuck');
+  await me.press('fold-faced');
+  await me.press('faced-door-left');
+  await me.expectSound('telling what was seen');
+  await me.press('save-firing');
+  await me.sees('firing-seen', /^Off centre, uneven rim: towards the door\.$/);
+  await me.sees('firing-faced', /Left edge to the door\./);
+  await me.find('as-it-came-out');
+  await me.expectSound('a record with what was seen');
+  await me.page.goto(`${studio.address}/notebook?text=Tideline`);
+  const row = (await me.ofAll('[data-testid="firing-link"]', (rows) => rows.map((one) => one.innerText.replace(/\s+/g, ' ')))).find((one) =>
+    one.includes('off centre'),
+  );
+  expect(row).toMatch(/^Tideline bowl .*stuck, off centre, uneven rim .* right$/);
+  await me.page.close();
+});

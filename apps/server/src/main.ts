@@ -32,6 +32,10 @@ const root = join(here, '..', '..');
 const engine = new URL('./computeWorker.mjs', import.meta.url);
 const log = pino({ level: process.env.TORVIN_LOG ?? 'warn' });
 
+/** How many ports are tried, one after the other. */
+const PORTS_TRIED = 50;
+const LAST_PORT = 65535;
+
 const config = await saidIfNot('', () => configFrom(process.env, root, process.argv.slice(2)));
 const { dataDir } = config;
 const tls = await saidIfNot('', certificate);
@@ -149,10 +153,6 @@ async function saidIfNot<T>(where: string, step: () => T | Promise<T>): Promise<
     process.exit(error instanceof OrphanedPictures ? ASKS : error instanceof FolderInUse ? RUNS_ALREADY : 1);
   }
 }
-
-/** How many ports are tried, one after the other. */
-const PORTS_TRIED = 50;
-const LAST_PORT = 65535;
 
 /** Listens on the port, or on the next free one unless it is to be this one alone. */
 function listen(host: string, first: number, alone: boolean): Promise<Server> {

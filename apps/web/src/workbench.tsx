@@ -56,6 +56,7 @@ export const FiringPage = page('FiringPage');
 export const GivenPage = page('GivenPage');
 export const KeyInPage = page('KeyInPage');
 export const KilnPage = page('KilnPage');
+export const LabelPage = page('LabelPage');
 export const NewPiecePage = page('NewPiecePage');
 export const PiecePage = page('PiecePage');
 export const PlanPrintPage = page('PlanPrintPage');

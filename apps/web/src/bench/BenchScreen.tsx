@@ -8,6 +8,8 @@ import { useState } from 'react';
 import { useBench, useLearned } from '@/data/bench';
 import { problemOfError } from '@/outside/client';
 import { useShelves } from '@/data/pieces';
+import { OnPaper } from '@/files/OnPaper';
+import { paperPages } from '@/files/paperPages';
 import { SectionDrawing } from '@/section/SectionDrawing';
 import { recoatHref } from '@/shelves/FormCoats';
 import { fromWhen } from '@/shelves/words';
@@ -23,6 +25,7 @@ import { isWide, useLayout } from '@/ui/useWidth';
 import { useNow } from '@/ui/useNow';
 import { InKiln } from './InKiln';
 import { Learned } from './Learned';
+import { benchPaper } from './benchPaper';
 import { byLoad, twiceUsed } from './byLoad';
 import { waitsFor } from './waiting';
 
@@ -39,6 +42,7 @@ export function BenchScreen() {
   const { waiting, waitingInAll, pieces } = bench.data;
   return (
     <Screen title="Bench" padded={false}>
+      <OnPaper pages={() => paperPages(benchPaper(bench.data, Date.now()), 'Bench')} />
       <Part title="In the kiln">
         {twiceUsed(loads, now).map((kiln) => (
           <Notice key={kiln} tone="warn" testID="kiln-used-twice">

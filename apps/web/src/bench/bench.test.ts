@@ -37,5 +37,5 @@ test.each([
   ['schedule', 'fullFuse', 'the schedule of its full fuse'],
   ['kiln', 'slump', 'the kiln, for its slump'],
   ['again', 'fullFuse', 'another full fuse: the last fell short'],
-  ['decision', 'fullFuse', 'a decision: its full fuse went past'],
+  ['decision', 'fullFuse', 'a decision: its full fuse went too far'],
 ] as const)('what waits for %s says so', (what, look, words) => expect(waitsFor({ for: what, look, step: null })).toBe(words));

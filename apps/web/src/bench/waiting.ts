@@ -8,7 +8,7 @@ export function waitsFor({ for: what, look, step }: Pick<WaitingPiece, 'for' | '
     case 'choice':
       return 'a firing to be chosen';
     case 'decision':
-      return `a decision: its ${name} went past`;
+      return `a decision: its ${name} went too far`;
     case 'again':
       return `another ${name}: the last fell short`;
     case 'schedule':

@@ -15,6 +15,8 @@ import { useOutbox, useSave } from '@/outbox/useOutbox';
 import { LiveFigures } from '@/runsheet/LiveFigures';
 import { PolariserPanel } from '@/runsheet/PolariserPanel';
 import { RunSheet } from '@/runsheet/RunSheet';
+import { OnPaper } from '@/files/OnPaper';
+import { paperPages } from '@/files/paperPages';
 import { FiredSection } from '@/section/FiredSection';
 import { SectionDrawing } from '@/section/SectionDrawing';
 import { space } from '@/theme/theme';
@@ -31,6 +33,7 @@ import { offerBack } from '@/ui/takeBack';
 import { AwakeForLookIn } from './AwakeForLookIn';
 import { PhotoRow } from '@/photos/Photos';
 import { FacedDrawing } from './Faced';
+import { recordPaper } from './recordPaper';
 import { LoadPanel, loadWords } from './LoadPanel';
 import { asRun } from './differences';
 import { ResultSign, byWords, lessonSentence, resultWords } from '@/ui/results';
@@ -57,6 +60,7 @@ export function FiringScreen({ detail }: { detail: FiringDetail }) {
       padded={false}
     >
       <AwakeForLookIn detail={detail} />
+      <OnPaper pages={() => paperPages(recordPaper(detail, units), firing.pieceName)} />
       <View style={{ paddingHorizontal: space.large, gap: space.small, paddingBottom: space.medium }} testID="firing-record">
         <ToldOfIt detail={detail} />
         <PhotoRow hashes={firing.photos} of={firing.pieceName} />

@@ -18,6 +18,10 @@ import { Notice } from '@/ui/Notice';
 import { ListScreen } from '@/ui/Screen';
 import { Words } from '@/ui/Words';
 import { inZone, zoneWords } from '@/ui/clock';
+import { useUnits } from '@/data/FormUnits';
+import { OnPaper } from '@/files/OnPaper';
+import { paperPages } from '@/files/paperPages';
+import { notebookPaper } from '@/files/listPapers';
 import { Thumbnail } from '@/photos/Thumbnail';
 import { RESULT_WORDS, ResultSign, resultWords, seenWords } from '@/ui/results';
 import { type NotebookQuery, useNotebookQuery } from './useNotebookQuery';
@@ -32,6 +36,7 @@ export function NotebookPane({ currentId, beside = false }: { currentId?: string
   const { query, change: setQuery, passed, search } = useNotebookQuery();
   const firings = useSearched(query);
   const { temperatureUnit } = useStudio();
+  const units = useUnits();
   const { data: shelves } = useShelves();
   const rows = firings.data?.pages.flatMap((page) => page.firings) ?? [];
   // Pages are read until the row is there that the address asks for.
@@ -52,6 +57,7 @@ export function NotebookPane({ currentId, beside = false }: { currentId?: string
       onNearEnd={() => readOn(firings)}
       before={
         <View aria-busy={firings.isPlaceholderData} style={{ paddingHorizontal: space.large, opacity: firings.isPlaceholderData ? 0.6 : 1 }}>
+          <OnPaper isList pages={() => paperPages(notebookPaper(rows, total, units), 'Notebook')} />
           <Search
             label="Search"
             value={query.text}

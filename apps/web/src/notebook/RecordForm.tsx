@@ -2,7 +2,7 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import type { FormUse } from '@torvin/core/form';
 import { HOW_FAR } from '@torvin/core/learn';
-import { FLAWS, type Flaw, LOOKS, type Look, RECIPES } from '@torvin/core/look';
+import { FLAWS, type Flaw, LOOKS, type Look, RECIPES, flawWords } from '@torvin/core/look';
 import { rescueIn, stuckOn } from '@torvin/core/piece';
 import type { Problem } from '@torvin/core/problem';
 import { RELEASED, RELEASED_NAMES } from '@torvin/core/release';
@@ -223,13 +223,17 @@ export function RecordForm({ told, schedule, problem, saving, held, draft, onDra
         />
       )}
       {now.result !== 'open' && (
-        <Toggles<Flaw>
-          label="What else is to be seen"
-          values={now.seen ?? []}
-          options={offeredFlaws(recipe.flaws, on !== null, now.seen ?? []).map((value) => ({ value, title: FLAWS[value] }))}
-          onChange={(seen) => setValue('seen', seen)}
-          testID="seen"
-        />
+        <Fold title="What else is to be seen" about={flawWords((now.seen as Flaw[] | undefined) ?? []) || 'bubbles, cracks, its rim, its colour'} testID="seen">
+          {() => (
+            <Toggles<Flaw>
+              label="Each that is true"
+              values={now.seen ?? []}
+              options={offeredFlaws(recipe.flaws, on !== null, now.seen ?? []).map((value) => ({ value, title: FLAWS[value] }))}
+              onChange={(seen) => setValue('seen', seen)}
+              testID="seen"
+            />
+          )}
+        </Fold>
       )}
       {now.result !== 'open' && !item && (
         <Choice

@@ -7,6 +7,7 @@ export { FiringPage } from './FiringPage';
 export { GivenPage } from './GivenPage';
 export { KeyInPage } from './KeyInPage';
 export { KilnPage } from './KilnPage';
+export { LabelPage } from './LabelPage';
 export { NewPiecePage } from './NewPiecePage';
 export { PiecePage } from './PiecePage';
 export { PlanPrintPage } from './PlanPrintPage';

@@ -71,6 +71,9 @@ import { QueueNotice } from './QueueNotice';
 import { StepChain } from '@/journey/StepChain';
 import { StepInForm, formedIn } from '@/planner/StepInForm';
 import { UndoBar } from '@/layup/UndoBar';
+import { OnPaper } from '@/files/OnPaper';
+import { paperPages } from '@/files/paperPages';
+import { piecePaper } from '@/files/piecePaper';
 import { useFit } from '@/layup/useFit';
 import { type Journey, useJourney } from '@/journey/useJourney';
 import { AnotherLike } from './AnotherLike';
@@ -181,6 +184,21 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
     >
       <View style={{ paddingHorizontal: space.large }}>
         {/* Beside a run sheet that is said there. */}
+        <OnPaper
+          isList={beside}
+          pages={() =>
+            paperPages(
+              piecePaper(
+                { ...piece, name: layup.name },
+                journey.steps,
+                journey.steps.findLast(({ stands }) => stands === 'done')?.drawn ?? drawn,
+                shelves,
+                units,
+              ),
+              layup.name,
+            )
+          }
+        />
         {!beside && <QueueNotice queue={layup.queue} mine={`${layup.name}, ${footprintWords(doc.footprint, units.length)}, ${layersWords(all.length)}`} />}
         {layup.problem && <Notice tone="warn">{layup.problem.message}</Notice>}
         {another === 'yes' && !beside && <AnotherLike piece={like} onNot={() => router.setParams({ another: undefined })} />}
@@ -362,6 +380,7 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
           {another !== 'yes' && !beside && <AnotherLike piece={like} />}
           <SavePieceFile pieceId={piece.id} name={layup.name} />
+          <Action kind="second" title="Label" testID="open-label" onPress={() => router.push(`/label/pieces/${piece.id}`)} />
           <DeletePiece piece={piece} />
           <Action
             kind="second"

@@ -8,6 +8,9 @@ import { View } from 'react-native';
 import { readOn, useReadTo } from '@/data/longList';
 import { usePieceRows, useShelves } from '@/data/pieces';
 import { useUnits } from '@/data/FormUnits';
+import { OnPaper } from '@/files/OnPaper';
+import { paperPages } from '@/files/paperPages';
+import { piecesPaper } from '@/files/listPapers';
 import { scaled, space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Chips } from '@/ui/Chips';
@@ -90,6 +93,7 @@ export function PiecesPane({ currentId, beside = false }: { currentId?: string; 
               </Words>
             </>
           )}
+          <OnPaper isList pages={() => paperPages(piecesPaper(rows, total, units), 'Pieces')} />
           {rows.length === 0 && (
             <Notice tone="plain" testID="no-pieces">
               {narrowed

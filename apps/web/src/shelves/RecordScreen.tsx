@@ -219,6 +219,9 @@ function RecordForm({ kind, record, shelves, toBeMade = false }: RecordScreenPro
         {caution && <Notice tone="care">{caution}</Notice>}
         {save.held && <Held />}
         <Action title="Save" disabled={save.saving} testID="save-record" onPress={() => void settleAndKeep()} />
+        {!isNew && LABELLED.includes(kind) && (
+          <Action kind="second" title="Label" testID="open-label" onPress={() => router.push(`/label/${kind}/${record.id}`)} />
+        )}
         {!isNew && archives && (
           <Action
             kind="second"
@@ -232,6 +235,9 @@ function RecordForm({ kind, record, shelves, toBeMade = false }: RecordScreenPro
     </Screen>
   );
 }
+
+/** What stands about in a studio and has no writing on it. */
+const LABELLED: readonly ShelfKind[] = ['glasses', 'made', 'forms', 'releases'];
 
 /** Found glass is of a family of its own that is kept before it, with the figures of the one that was chosen. */
 function useOwnFamily(shelves: Shelves): (glass: RecordOf<'glasses'>) => RecordOf<'glasses'> {

@@ -8,6 +8,9 @@ import { useShelves } from '@/data/pieces';
 import type { ShelfRecord } from '@/outside/records';
 import { useUnits } from '@/data/FormUnits';
 import { Thumbnail } from '@/photos/Thumbnail';
+import { OnPaper } from '@/files/OnPaper';
+import { paperPages } from '@/files/paperPages';
+import { shelfPaper } from '@/files/listPapers';
 import { FormMark } from '@/section/FormDrawing';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
@@ -104,8 +107,17 @@ const Found = memo(function Found({ kind, shelves, wanted }: FoundProps) {
   });
   const archived = found.filter(({ id }) => shelves.archived.includes(id));
   const present = found.filter((record) => !archived.includes(record));
+  const onPaper = (): string[] =>
+    paperPages(
+      shelfPaper(
+        capital(KINDS[kind].many),
+        present.map((record) => ({ name: titleOf(kind, record, about), about: rowOf(kind, record, about) })),
+      ),
+      'Shelves',
+    );
   return (
     <>
+      <OnPaper pages={onPaper} />
       <RecordList kind={kind} records={present} about={about} shelves={shelves} />
       {found.length === 0 && (
         <Words tone="muted" testID="no-record">

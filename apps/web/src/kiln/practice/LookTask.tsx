@@ -55,7 +55,7 @@ export function LookTask({ controller: asked, segments, evaluation, onDone }: Pr
               ? 'It came out as it should.'
               : result === 'early'
                 ? `It fell short: ${RECIPES.fullFuse.looksLike.early}. It needed a longer hold before it went on.`
-                : `It went past: ${RECIPES.fullFuse.looksLike.late}.`}
+                : `It went too far: ${RECIPES.fullFuse.looksLike.late}.`}
           </Verdict>
           <RunOutcome run={run} start={start} planned={{ firing: READING_OFF, segments, switchOff, evaluation }} />
         </>

@@ -1,0 +1,1 @@
+export { LabelPage as default } from '@/workbench';

@@ -1,0 +1,130 @@
+/** A label for one thing: its size and paper, how many, and how it looks; then printed. */
+import { formatLength, suggestedWords, text } from '@torvin/core/units';
+import { createElement, useState } from 'react';
+import { View } from 'react-native';
+import { useUnits } from '@/data/FormUnits';
+import { readLength } from '@/layup/typed';
+import { readStored, writeStored } from '@/outside/storage';
+import { space } from '@/theme/theme';
+import { Action } from '@/ui/Action';
+import { Choice } from '@/ui/Choice';
+import { Field } from '@/ui/Field';
+import { Notice } from '@/ui/Notice';
+import { type Back, Screen } from '@/ui/Screen';
+import { Words } from '@/ui/Words';
+import { countWords } from '@/ui/countWords';
+import { Count } from '@/layup/HandSteppers';
+import { LABEL_RANGE_M, type LabelPaper, type LabelTold, PAPERS, labelSheets, labelSvg, onSheet } from './labels';
+import { OnPaper } from './OnPaper';
+
+/** What was printed on last, on this device. */
+interface Kept {
+  width: string;
+  height: string;
+  paper: LabelPaper;
+}
+
+const KEPT = 'torvin label';
+const USUAL_M = { width: 0.06, height: 0.03 };
+const PREVIEW_PX = 320;
+const COPIES = { least: 1, most: 100 };
+const MM_PER_M = 1000;
+
+export function LabelScreen({ label, back }: { label: LabelTold; back: Back }) {
+  const units = useUnits();
+  const [kept] = useState(() => readStored<Kept>('localStorage', KEPT));
+  const [width, setWidth] = useState(kept?.width ?? suggestedWords(USUAL_M.width, units.length));
+  const [height, setHeight] = useState(kept?.height ?? suggestedWords(USUAL_M.height, units.length));
+  const [paper, setPaper] = useState<LabelPaper>(kept?.paper ?? 'A4');
+  const [copies, setCopies] = useState(1);
+  const [used, setUsed] = useState(0);
+  const wide = readLength(width, 'The width', LABEL_RANGE_M, units.length);
+  const high = readLength(height, 'The height', LABEL_RANGE_M, units.length);
+  const size = wide.ok && high.ok ? { width_mm: wide.value * MM_PER_M, height_mm: high.value * MM_PER_M } : null;
+  const grid = size && paper !== 'own' ? onSheet(size, PAPERS[paper]) : null;
+  const each = grid ? grid.columns * grid.rows : null;
+  const sheets = size
+    ? labelSheets(
+        Array.from({ length: copies }, () => label),
+        size,
+        paper,
+        used,
+      )
+    : [];
+  const page = paper === 'own' ? (size ?? undefined) : PAPERS[paper];
+  const keep = (now: Partial<Kept>): void => void writeStored('localStorage', KEPT, { width, height, paper, ...now });
+  return (
+    <Screen title="Label" subtitle={label.name} back={back}>
+      <View style={{ gap: space.medium }}>
+        <View style={{ flexDirection: 'row', gap: space.medium }}>
+          <Field
+            label="Wide"
+            value={width}
+            onChange={setWidth}
+            onBlur={() => keep({})}
+            error={wide.ok ? undefined : wide.problem.message}
+            testID="label-width"
+          />
+          <Field
+            label="High"
+            value={height}
+            onChange={setHeight}
+            onBlur={() => keep({})}
+            error={high.ok ? undefined : high.problem.message}
+            testID="label-height"
+          />
+        </View>
+        <Choice<LabelPaper>
+          label="Printed on"
+          value={paper}
+          options={[
+            { value: 'A4', title: 'A4 sheet' },
+            { value: 'Letter', title: 'Letter sheet' },
+            { value: 'own', title: 'A label printer', note: 'one to a page of its size' },
+          ]}
+          onChange={(next) => {
+            setPaper(next);
+            keep({ paper: next });
+          }}
+          testID="label-paper"
+        />
+        <View>
+          <Count label="number" name="The number of labels" value={copies} range={COPIES} onValue={setCopies} testID="label-copies" />
+          {each !== null && each > 1 && (
+            <Count
+              label="used"
+              name="Places of the first sheet that are gone"
+              value={Math.min(used, each - 1)}
+              range={{ least: 0, most: each - 1 }}
+              onValue={setUsed}
+              testID="label-used"
+            />
+          )}
+        </View>
+        {each === 0 && (
+          <Notice tone="warn" testID="label-too-large">
+            {`No such label fits on ${paper} with a margin of ${text(formatLength(0.01, units.length))} all round.`}
+          </Notice>
+        )}
+        {size && (
+          <>
+            {createElement('img', {
+              'data-testid': 'label-preview',
+              alt: [label.name, ...label.lines].join(', '),
+              src: `data:image/svg+xml;charset=utf-8,${encodeURIComponent(labelSheets([label], size, 'own')[0] ?? labelSvg(label, size))}`,
+              style: { width: '100%', maxWidth: PREVIEW_PX, border: '1px solid', display: 'block' },
+            })}
+            <Words size="label" tone="muted" testID="label-count">
+              {each
+                ? `${countWords(copies, 'label', 'labels')} on ${countWords(sheets.length, 'sheet', 'sheets')}, ${each} to a sheet. Print at 100 %.`
+                : `${countWords(copies, 'label', 'labels')}. Print at 100 %.`}
+            </Words>
+            <Words size="note" tone="muted">{`Its code opens ${label.url}`}</Words>
+          </>
+        )}
+        <OnPaper whole sheets={() => sheets} size={page && `${page.width_mm}mm ${page.height_mm}mm`} />
+        <Action title="Print" disabled={sheets.length === 0} testID="print" onPress={() => window.print()} />
+      </View>
+    </Screen>
+  );
+}

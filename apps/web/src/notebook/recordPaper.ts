@@ -1,0 +1,51 @@
+/** A record on paper: how it came out, and the schedule as it ran. */
+import { RECIPES } from '@torvin/core/look';
+import { setupWords } from '@torvin/core/piece';
+import { ROLE_NAMES, consequences, segmentDifferences } from '@torvin/core/schedule';
+import { type Units, formatDuration, formatRate, formatTemperature, text } from '@torvin/core/units';
+import { type FiringDetail, facedWords } from '@torvin/schema';
+import { format } from 'date-fns/format';
+import { type Paper, part, row, said } from '@/files/paperPages';
+import { capital } from '@/ui/capital';
+import { inZone } from '@/ui/clock';
+import { byWords, resultWords, seenWords } from '@/ui/results';
+import { asRun } from './differences';
+
+export function recordPaper(detail: FiringDetail, units: Units): Paper {
+  const { firing, schedule } = detail;
+  const { snapshot } = schedule;
+  const ran = asRun(detail);
+  const degrees = (celsius: number): string => text(formatTemperature(celsius, units.temperature));
+  const faced = facedWords(firing.faced);
+  const flaws = seenWords(firing);
+  return {
+    title: firing.pieceName,
+    about: `${RECIPES[firing.look].name} in ${snapshot.kilnName}, ${format(inZone(firing.firedAt, firing.zone), 'd MMM yyyy, HH:mm')}`,
+    blocks: [
+      row(capital(`${resultWords(firing.result)}${byWords(firing.lesson)}`), [
+        flaws === '' ? '' : `${capital(flaws)}${firing.seenWhere ? `: ${firing.seenWhere}` : ''}.`,
+        [setupWords(snapshot.setup, snapshot.firing.setup.coat?.name), firing.place].filter(Boolean).join(', '),
+        faced === '' ? '' : `${capital(faced)}.`,
+      ]),
+      ...(firing.note === '' ? [] : [said(firing.note)]),
+      ...part(
+        firing.asFired ? 'As it ran' : 'Its schedule',
+        ran.segments.map(({ role, rate_C_per_h, target_C, hold_s }, i) =>
+          row(`${i + 1} ${ROLE_NAMES[role]}`, [
+            `${text(formatRate(rate_C_per_h, units.temperature))} to ${degrees(target_C)}, hold ${text(formatDuration(hold_s))}`,
+          ]),
+        ),
+      ),
+      ...(firing.asFired ? part('Otherwise than planned', segmentDifferences(schedule.segments, ran.segments, units.temperature).map(said)) : []),
+      ...(firing.asFired
+        ? part(
+            'Planned, and as it ran',
+            consequences({ firing: snapshot.firing, evaluation: schedule.result }, { firing: snapshot.firing, evaluation: ran.evaluation }, units).map(
+              ({ what, before, after }) => row(what, [], `${text(before)}, then ${text(after)}`),
+            ),
+          )
+        : []),
+      ...part('Said when it was started', [...firing.differences, ...firing.accepted].map(said)),
+    ],
+  };
+}
