@@ -1,4 +1,6 @@
 /** What a wide window shows beside one another, at 1280 × 800. */
+import { firingsOf } from '@torvin/core/piece';
+import { wholePieces } from './server';
 import { setting } from './setting';
 import { PHONE, Visitor, WIDE } from './visitor';
 
@@ -161,5 +163,116 @@ test('the interface for programs is a page: each call with what it takes, tried 
   await inPage(`(root) => /OK:200/.test(root.querySelector('api-request').shadowRoot.textContent)`);
   expect(asked.filter((url) => !url.startsWith(here.studio.address) && !url.startsWith('data:'))).toEqual([]);
   expect(me.troubles).toEqual([]);
+  await me.page.close();
+});
+
+/** As a person sets the letters of their browser: larger by a third. */
+async function withLargeLetters(me: Visitor): Promise<void> {
+  await me.page.evaluateOnNewDocument(() => {
+    const set = (): void => void (document.documentElement && (document.documentElement.style.fontSize = '20.8px'));
+    set();
+    new MutationObserver(set).observe(document, { childList: true });
+  });
+}
+
+const stepOf = async (name: string): Promise<{ id: string; step: string }> => {
+  const [piece] = (await wholePieces(studio.address)).filter((one) => one.name === name);
+  return { id: piece.id, step: firingsOf(piece.doc)[0].id };
+};
+
+/** Between the names in the bar, px. */
+const gapsInBar = (me: Visitor): Promise<number[]> =>
+  me.page.evaluate(() => {
+    const names = [...document.querySelectorAll('[role="navigation"] a [dir="auto"], [data-testid="open-reckon"] [dir="auto"]')].map((node) => {
+      const range = document.createRange();
+      range.selectNodeContents(node);
+      return range.getBoundingClientRect();
+    });
+    return names.slice(1).map(({ left }, i) => left - names[i].right);
+  });
+
+test.each([
+  ['390 px wide, letters larger by a third', PHONE, true],
+  ['320 px wide', { ...PHONE, width: 320, height: 640 }, false],
+] as const)('%s: figures keep their unit on their line, names in the bar stay apart, nothing runs out of the page', async (_, size, isLarge) => {
+  const me = await Visitor.open(here.browser, size);
+  if (isLarge) await withLargeLetters(me);
+  const { id, step } = await stepOf('Plaque no. 14');
+  for (const [page, shown] of [
+    ['key-in', 'key-in-0'],
+    ['run', 'run-row-0'],
+  ]) {
+    await me.page.goto(`${studio.address}/pieces/${id}/${page}?step=${step}`);
+    await me.find(shown);
+    if (page === 'run') await me.sees('live-work', /%/);
+    const lines = await me.ofAll('[data-figure]', (all) =>
+      all.map((node) => Math.round(node.getBoundingClientRect().height / parseFloat(getComputedStyle(node).lineHeight))),
+    );
+    expect(Math.max(...lines)).toBe(1);
+    expect(Math.min(...(await gapsInBar(me)))).toBeGreaterThanOrEqual(3);
+    await me.expectSound(`${page} at ${size.width}`);
+  }
+  const beyond = await me.ofAll(
+    '[data-testid="live-figures"] [data-testid^="live-"] *',
+    (all) => all.filter((node) => node.getBoundingClientRect().right > innerWidth).length,
+  );
+  expect(beyond).toBe(0);
+  await me.page.close();
+});
+
+test('where the browser has its own colours for all, the open place, the chosen step and how full a bar is are still to be seen', async () => {
+  const me = await Visitor.open(here.browser, PHONE);
+  const session = await me.page.createCDPSession();
+  await session.send('Emulation.setEmulatedMedia', { features: [{ name: 'forced-colors', value: 'active' }] });
+  const { id, step } = await stepOf('Plaque no. 14');
+  await me.page.goto(`${studio.address}/pieces/${id}/run?step=${step}`);
+  await me.sees('live-work', /%/);
+  const edges = await me.ofAll('[role="navigation"] a', (links) =>
+    links.map((link) => [link.getAttribute('aria-current'), parseFloat(getComputedStyle(link.firstElementChild as Element).borderTopWidth)]),
+  );
+  expect(edges).toEqual([
+    [null, 0],
+    ['page', 4],
+    [null, 0],
+    [null, 0],
+    [null, 0],
+  ]);
+  const bars = await me.ofAll('[data-share]', (all) =>
+    all.map((node) => [
+      parseFloat(getComputedStyle(node).borderTopWidth),
+      node.getBoundingClientRect().width / (node.parentElement as HTMLElement).getBoundingClientRect().width,
+    ]),
+  );
+  expect(bars.length).toBeGreaterThanOrEqual(3);
+  for (const [thick, share] of bars) {
+    expect(thick).toBe(5);
+    expect(share).toBeGreaterThan(0.1);
+    expect(share).toBeLessThanOrEqual(1);
+  }
+  await me.page.goto(`${studio.address}/pieces/${id}`);
+  await me.find('journey');
+  const tiles = await me.ofAll('[data-testid^="journey-"][aria-pressed]', (all) =>
+    all.map((tile) => [tile.getAttribute('aria-pressed'), parseFloat(getComputedStyle(tile.querySelector('[aria-hidden]') as Element).borderTopWidth)]),
+  );
+  for (const [chosen, edge] of tiles) expect(edge).toBe(chosen === 'true' ? 2 : 1);
+  await me.page.close();
+});
+
+test('headings follow one another without a gap, and a page is named by its piece first', async () => {
+  const me = await Visitor.open(here.browser, PHONE);
+  const { id, step } = await stepOf('Plaque no. 14');
+  const levels = (): Promise<number[]> =>
+    me.ofAll('h1, h2, h3, h4, [role="heading"]', (all) => all.map((node) => Number(node.getAttribute('aria-level') ?? node.tagName.slice(1))));
+  await me.page.goto(`${studio.address}/pieces/${id}/key-in?step=${step}`);
+  await me.find('key-in-0');
+  expect(await me.page.title()).toBe('Plaque no. 14, key in · Torvin');
+  (await levels()).forEach((level, i, all) => expect(level - (all[i - 1] ?? 0)).toBeLessThanOrEqual(1));
+  await me.press('open-deck');
+  await me.find('deck-figure');
+  expect(await me.of('[data-testid="deck-segment"]', (node) => [node.tagName, node.innerText])).toEqual(['H1', 'Segment 1 of 6, warm up']);
+  await me.press('close-deck');
+  await me.page.goto(`${studio.address}/pieces/${id}/run?step=${step}`);
+  await me.find('run-row-0');
+  expect(await me.page.title()).toBe('Plaque no. 14, tack fuse · Torvin');
   await me.page.close();
 });

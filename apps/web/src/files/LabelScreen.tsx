@@ -54,7 +54,7 @@ export function LabelScreen({ label, back }: { label: LabelTold; back: Back }) {
   const page = paper === 'own' ? (size ?? undefined) : PAPERS[paper];
   const keep = (now: Partial<Kept>): void => void writeStored('localStorage', KEPT, { width, height, paper, ...now });
   return (
-    <Screen title="Label" subtitle={label.name} back={back}>
+    <Screen title="Label" of={label.name} subtitle={label.name} back={back}>
       <View style={{ gap: space.medium }}>
         <View style={{ flexDirection: 'row', gap: space.medium }}>
           <Field

@@ -40,6 +40,7 @@ export function PlanPrintScreen({ piece, shelves, at }: { piece: Piece; shelves:
   return (
     <Screen
       title="Print the plan"
+      of={piece.name}
       subtitle={`${countWords(sheets.length, 'page', 'pages')}, A4 or Letter`}
       back={{ title: piece.name, href: `/pieces/${piece.id}${at ? `?at=${at}` : ''}` }}
     >

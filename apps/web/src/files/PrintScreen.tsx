@@ -23,7 +23,12 @@ export function PrintScreen({ piece, step, schedule, shelves, outdated, standing
   const { value } = useComputed('evaluate', { firing, segments: schedule.segments, series: true });
   const page = runSheetSvg({ piece, schedule, series: value?.simulation.series, units, start, differences: outdated, asItIs, standing });
   return (
-    <Screen title="Print" subtitle="one page, A4 or Letter" back={{ title: firingName(schedule.snapshot.firing), href: runHref(piece.id, schedule.stepId) }}>
+    <Screen
+      title="Print"
+      of={piece.name}
+      subtitle="one page, A4 or Letter"
+      back={{ title: firingName(schedule.snapshot.firing), href: runHref(piece.id, schedule.stepId) }}
+    >
       <View style={{ gap: space.large }}>
         <OutdatedChoice
           piece={piece}

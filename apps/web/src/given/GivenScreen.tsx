@@ -78,6 +78,7 @@ export function GivenScreen({ piece, step, shelves, proven }: GivenScreenProps) 
   return (
     <Screen
       title={proven ? 'Run again' : 'From paper'}
+      of={piece.name}
       subtitle={`${piece.name} · ${firingName(step)}`}
       back={{ title: piece.name, href: `/pieces/${piece.id}` }}
       padded={false}

@@ -1,7 +1,7 @@
 /** From which side a body is looked at: one of three, under each other's place. */
 import { Pressable, View } from 'react-native';
 import { useTheme } from '@/theme/ThemeContext';
-import { TARGET } from '@/theme/theme';
+import { TARGET, space } from '@/theme/theme';
 import { Words } from '@/ui/Words';
 import { spaceChooses } from '@/ui/spaceChooses';
 
@@ -32,11 +32,12 @@ export function BodyViews({ value, onChange }: { value: BodyView; onChange(view:
               minHeight: TARGET,
               alignItems: 'center',
               justifyContent: 'center',
-              borderBottomWidth: 3,
-              borderColor: chosen ? colours.touch : 'transparent',
+              paddingHorizontal: space.hair,
+              // None but of the chosen one: what is transparent is drawn too where a browser has its own colours.
+              ...(chosen ? { borderBottomWidth: 3, borderColor: colours.touch } : { paddingBottom: 3 }),
             }}
           >
-            <Words bold={chosen} tone="touch">
+            <Words bold={chosen} tone="touch" style={{ textAlign: 'center' }}>
               {view.title}
             </Words>
           </Pressable>

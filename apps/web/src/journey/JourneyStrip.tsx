@@ -87,7 +87,14 @@ function Tile({ step: after, index, chosen, onPress }: { step: StripStep; index:
         <Words size="note" bold={chosen} tone={chosen ? 'touch' : 'ink'} numberOfLines={1}>
           {title}
         </Words>
-        <View aria-hidden style={{ borderWidth: 2, borderColor: chosen ? colours.touch : colours.line, opacity: stands === 'toCome' && !chosen ? 0.75 : 1 }}>
+        <View
+          aria-hidden
+          style={{
+            ...(chosen ? { borderWidth: 2 } : { borderWidth: 1, margin: 1 }),
+            borderColor: chosen ? colours.touch : colours.line,
+            opacity: stands === 'toCome' && !chosen ? 0.75 : 1,
+          }}
+        >
           <SectionDrawing {...drawn} {...TILE} small />
           {(problem ?? warnings.length > 0) && (
             <View style={{ position: 'absolute', right: 2, top: 2 }}>

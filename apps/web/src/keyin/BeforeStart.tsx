@@ -22,7 +22,7 @@ function Card({ title, lines }: { title: string; lines: readonly string[] }) {
   const { colours } = useTheme();
   return (
     <View style={{ flexGrow: 1, flexBasis: 260, gap: space.hair, paddingLeft: space.medium, borderLeftWidth: 2, borderColor: colours.muted }}>
-      <Words bold role="heading" aria-level={3}>
+      <Words bold role="heading" aria-level={2}>
         {title}
       </Words>
       <View role="list">

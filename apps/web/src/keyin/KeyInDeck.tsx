@@ -42,7 +42,7 @@ export function KeyInDeck(props: KeyInDeckProps) {
 }
 
 /** Units as one would say them. */
-const WORDS: Partial<Record<string, string>> = { min: 'minutes', h: 'hours and minutes' };
+const WORDS: Partial<Record<string, string>> = { min: 'minutes', 'h.min': 'hours and minutes', 'h:min': 'hours and minutes' };
 
 const FIGURE_PX = 112;
 const NEXT_PX = 104;
@@ -85,11 +85,22 @@ function Deck({ rows, roles, controller, slot, older, keyed, onKeyed, onDone, on
       <View style={{ flex: 1, padding: space.large, justifyContent: 'space-between', gap: space.small }}>
         <View style={{ gap: space.small }}>
           <View style={{ flexDirection: 'row', justifyContent: 'space-between', alignItems: 'center', gap: space.medium }}>
-            <Words bold testID="deck-segment">{`Segment ${card.segment + 1} of ${rows.length}, ${ROLE_NAMES[roles[card.segment]].toLowerCase()}`}</Words>
+            <Words
+              bold
+              role="heading"
+              aria-level={1}
+              testID="deck-segment"
+            >{`Segment ${card.segment + 1} of ${rows.length}, ${ROLE_NAMES[roles[card.segment]].toLowerCase()}`}</Words>
             <Action kind="plain" title="Close" testID="close-deck" onPress={onClose} />
           </View>
-          <View role="progressbar" aria-label="Keyed" aria-valuenow={at} aria-valuemax={cards.length} style={{ height: 6, backgroundColor: colours.line }}>
-            <View style={{ height: 6, width: `${(100 * at) / cards.length}%`, backgroundColor: colours.touch }} />
+          <View
+            role="progressbar"
+            aria-label="Keyed"
+            aria-valuenow={at}
+            aria-valuemax={cards.length}
+            style={{ height: 7, borderBottomWidth: 1, borderColor: colours.line, backgroundColor: colours.line }}
+          >
+            <View style={{ width: `${(100 * at) / cards.length}%`, borderTopWidth: 6, borderColor: colours.touch }} />
           </View>
         </View>
         <View aria-live="polite">

@@ -18,7 +18,7 @@ import type { StepPageParts } from '@/planner/useStepPage';
 import { OnPaper } from '@/files/OnPaper';
 import { keyInSvg } from '@/files/keyInSvg';
 import { useTheme } from '@/theme/ThemeContext';
-import { space } from '@/theme/theme';
+import { scaled, space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Caution } from '@/ui/Caution';
 import { DraftOffer } from '@/ui/DraftOffer';
@@ -66,6 +66,7 @@ export function KeyInScreen({ piece, step, schedule, shelves, outdated, standing
   return (
     <Screen
       title="Key in"
+      of={piece.name}
       subtitle={`${piece.name} · ${controller.name} on ${kilnName} · counts in °${controller.unit} · holds ${controller.mostSegments} segments`}
       back={{ title: firingName(step), href: runHref(piece.id, step.id) }}
       padded={false}
@@ -244,6 +245,9 @@ interface KeyRowsProps extends Pick<StepPageParts, 'schedule'> {
 }
 
 /** One row a segment, large enough to be read and ticked while standing at the kiln. */
+/** A figure with its unit has so much room; where the letters are large they stand in two rows. */
+const KEYED_PX = 64;
+
 function KeyRows({ rows, schedule, controller, keyed, onToggle }: KeyRowsProps) {
   const { colours } = useTheme();
   return (
@@ -273,14 +277,16 @@ function KeyRows({ rows, schedule, controller, keyed, onToggle }: KeyRowsProps) 
                   {row.ends ? 'Ends it' : ROLE_NAMES[schedule.segments[row.segment].role]}
                 </Words>
               </View>
-              {figuresKeyed(row, controller).map(({ kind, figure, unit }) => (
-                <View key={kind} style={{ flex: 1 }}>
-                  <Words size="note" tone="muted">
-                    {kind}
-                  </Words>
-                  <FigureText value={{ figure, unit }} size="medium" />
-                </View>
-              ))}
+              <View style={{ flex: 1, flexDirection: 'row', flexWrap: 'wrap', columnGap: space.medium }}>
+                {figuresKeyed(row, controller).map(({ kind, figure, unit }) => (
+                  <View key={kind} style={{ flexGrow: 1, flexShrink: 0, flexBasis: scaled(KEYED_PX) }}>
+                    <Words size="note" tone="muted">
+                      {kind}
+                    </Words>
+                    <FigureText value={{ figure, unit }} size="medium" />
+                  </View>
+                ))}
+              </View>
             </View>
           }
         />

@@ -47,7 +47,7 @@ function EditPiece({ piece, shelves, back }: { piece: Piece; shelves: Shelves; b
     leave();
   };
   return (
-    <Screen title={TITLE} back={back}>
+    <Screen title={TITLE} of={layup.name} back={back}>
       {queue.elsewhere && (
         <StaleChoice current={queue.elsewhere} mine={layup.name} onTakeTheirs={andLeave(queue.takeTheirs)} onKeepMine={andLeave(queue.keepMine)} />
       )}

@@ -25,7 +25,7 @@ export function GivenPage() {
   const step = firingToJudge(firingsOf(piece.data.doc), stepId, proven.data?.firing.look);
   if (!step) {
     return (
-      <Screen title={TITLE} subtitle={piece.data.name} back={back}>
+      <Screen title={TITLE} of={piece.data.name} subtitle={piece.data.name} back={back}>
         <Notice tone="plain" actions={<Action title="To the piece" testID="plan-first" onPress={() => router.replace(`/pieces/${id}`)} />}>
           Plan a firing of this piece first: what it is for, how it stands, in which kiln. Then a schedule can be judged for it.
         </Notice>

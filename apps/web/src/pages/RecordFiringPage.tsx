@@ -53,7 +53,12 @@ function Record({ piece, step, schedule, outdated }: StepPageParts) {
     setHandsKept(true);
   }
   return (
-    <Screen title="Record the firing" subtitle={`${firingName(step)} of ${piece.name}`} back={{ title: firingName(step), href: runHref(piece.id, step.id) }}>
+    <Screen
+      title="Record the firing"
+      of={piece.name}
+      subtitle={`${firingName(step)} of ${piece.name}`}
+      back={{ title: firingName(step), href: runHref(piece.id, step.id) }}
+    >
       <OutdatedNotice differences={outdated} />
       <RecordForm
         told={{ firedAt: begin, ...NOTHING_TOLD }}

@@ -47,7 +47,7 @@ function Tell({ detail: { firing, schedule }, back }: { detail: FiringDetail; ba
     then();
   };
   return (
-    <Screen title="Tell more" subtitle={firing.pieceName} back={back}>
+    <Screen title="Tell more" of={firing.pieceName} subtitle={firing.pieceName} back={back}>
       {stale && (
         <Notice
           tone="warn"

@@ -149,7 +149,7 @@ function writeFigure(block: Element, { value, other, share, broken = false, note
   const colour = broken ? colours.warn : colours.ink;
   for (const node of figure ? [figure, ...figure.querySelectorAll<HTMLElement>('*')] : []) node.style.color = colour;
   const bar = block.querySelector<HTMLElement>('[data-share]');
-  if (bar && share !== undefined) Object.assign(bar.style, { width: shareWidth(share), backgroundColor: colour });
+  if (bar && share !== undefined) Object.assign(bar.style, { width: shareWidth(share), borderColor: colour });
   if (testID === 'live-length' || testID === 'live-work') writeWords(block.lastElementChild, note);
 }
 
@@ -183,7 +183,7 @@ export const LiveFigures = memo(function LiveFigures({ firing, evaluation, unit,
       }}
       testID="live-figures"
     >
-      <View style={{ flexDirection: 'row', gap: space.small }}>
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
         {figures.map((figure) => (
           <FigureBlock key={figure.testID} {...figure} onTouch={figure.testID === 'live-length' ? undefined : touch(figure.label)} />
         ))}

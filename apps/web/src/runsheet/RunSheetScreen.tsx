@@ -86,6 +86,7 @@ export function RunSheetScreen({ piece, step, schedule, shelves, outdated, stand
   return (
     <Screen
       title={firingName(step)}
+      of={piece.name}
       subtitle={
         <Words size="label" tone="muted">
           {kilnName} ·{' '}

@@ -6,7 +6,7 @@ import { type Figure, text } from '@torvin/core/units';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { useTheme } from '@/theme/ThemeContext';
-import { TARGET } from '@/theme/theme';
+import { TARGET, scaled } from '@/theme/theme';
 import { FigureText } from './FigureText';
 import { Hidden } from './Hidden';
 import { Words } from './Words';
@@ -35,7 +35,7 @@ export function FigureBlock({ value, other, otherNote, wide = false, onTouch, te
   const [turned, setTurned] = useState(false);
   if (!other && !onTouch) {
     return (
-      <View style={{ flex: wide ? WIDE : 1, minWidth: 72 }} testID={testID}>
+      <View style={{ flex: wide ? WIDE : 1, minWidth: scaled(72) }} testID={testID}>
         <Block value={value} {...rest} />
       </View>
     );
@@ -48,7 +48,7 @@ export function FigureBlock({ value, other, otherNote, wide = false, onTouch, te
         onTouch?.();
       }}
       {...({ dataSet: { turned: String(turned) } } as object)}
-      style={{ flex: wide ? WIDE : 1, minWidth: 72, minHeight: TARGET }}
+      style={{ flex: wide ? WIDE : 1, minWidth: scaled(72), minHeight: TARGET }}
       testID={testID}
     >
       <Block value={turned && other ? other : value} {...rest} note={turned ? (otherNote ?? rest.note) : rest.note} />
@@ -73,10 +73,11 @@ function Block({ label, value, note, share, broken = false }: Omit<FigureBlockPr
       </Words>
       <FigureText value={value} size="medium" tone={broken ? 'warn' : 'ink'} />
       {share !== undefined && (
-        <View style={{ height: 5, backgroundColor: colours.line, marginVertical: 3 }} aria-hidden>
+        // Drawn by borders: where a browser has its own colours for all, it leaves out what is filled.
+        <View style={{ height: 6, backgroundColor: colours.line, borderBottomWidth: 1, borderColor: colours.line, marginVertical: 3 }} aria-hidden>
           <View
             {...({ dataSet: { share: '' } } as object)}
-            style={{ height: 5, width: shareWidth(share), backgroundColor: broken ? colours.warn : colours.ink }}
+            style={{ width: shareWidth(share), borderTopWidth: 5, borderColor: broken ? colours.warn : colours.ink }}
           />
         </View>
       )}

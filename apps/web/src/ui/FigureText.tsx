@@ -27,6 +27,8 @@ export const FigureText = memo(
           lineHeight: Math.round(points * 1.15),
           color: colours[tone],
           fontVariant: ['lining-nums', 'tabular-nums'],
+          // A figure and its unit are one.
+          ...({ whiteSpace: 'nowrap' } as object),
         }}
       >
         {value.figure}

@@ -1,10 +1,10 @@
 /** The places: a bottom bar under the thumb on a phone, a rail at the left when wide. Only places with content appear. */
 import { Link, usePathname } from 'expo-router';
 import type { ReactNode } from 'react';
-import { Pressable, StyleSheet, View } from 'react-native';
+import { Pressable, StyleSheet, View, useWindowDimensions } from 'react-native';
 import { useAskedForPasscode } from '@/outside/door';
 import { useTheme } from '@/theme/ThemeContext';
-import { TARGET, scaled, space } from '@/theme/theme';
+import { TARGET, scaled, space, wordSize } from '@/theme/theme';
 import { WaitingDrawer } from './Connection';
 import { EnterPasscode } from './EnterPasscode';
 import { KeyShortcuts } from './KeyShortcuts';
@@ -21,6 +21,17 @@ import { isWide, useLayout } from './useWidth';
 const RAIL_WIDTH = scaled(112);
 const BAR_HEIGHT = scaled(60);
 
+/** Of all names in the bar, what they and the room between them take, in widths of a letter and px. */
+const LETTERS_IN_BAR = 20.5;
+const BETWEEN_PX = 60;
+
+/** On a narrow bar, and where letters are large, the names are set so that none touches the next. */
+function useLetters(wide: boolean): { fontSize: number } | undefined {
+  const { width } = useWindowDimensions();
+  const most = (width - BETWEEN_PX) / LETTERS_IN_BAR;
+  return wide || most >= wordSize.label ? undefined : { fontSize: Math.floor(most * 2) / 2 };
+}
+
 /** Brings Reckon up over the page, and puts it away. */
 function ReckonKey({ wide }: { wide: boolean }) {
   const { colours } = useTheme();
@@ -36,11 +47,11 @@ function ReckonKey({ wide }: { wide: boolean }) {
         ...{ minHeight: wide ? 56 : BAR_HEIGHT, minWidth: TARGET, justifyContent: 'center', paddingHorizontal: wide ? space.large : space.small },
         ...(wide
           ? { borderTopWidth: 1, marginTop: space.wide }
-          : { borderLeftWidth: 1, alignItems: 'center' as const, borderTopWidth: 4, borderTopColor: open ? colours.touch : 'transparent' }),
+          : { borderLeftWidth: 1, alignItems: 'center' as const, borderTopWidth: open ? 4 : 0, paddingTop: open ? 0 : 4, borderTopColor: colours.touch }),
         ...{ borderColor: colours.line, backgroundColor: open ? colours.touch : 'transparent' },
       }}
     >
-      <Words size={wide ? 'text' : 'label'} bold tone={open ? 'onTouch' : 'touch'}>
+      <Words size={wide ? 'text' : 'label'} bold tone={open ? 'onTouch' : 'touch'} style={useLetters(wide)}>
         Reckon
       </Words>
     </Pressable>
@@ -52,9 +63,14 @@ export function Frame({ children }: { children: ReactNode }) {
   const wide = isWide(useLayout());
   const here = usePathname();
   const asked = useAskedForPasscode();
+  const letters = useLetters(wide);
   const places = PLACES.map(({ name, href }) => {
     const current = here.startsWith(href);
-    const mark = wide ? { borderLeftWidth: 4, paddingLeft: space.medium } : { borderTopWidth: 4, alignItems: 'center' as const, flex: 1 };
+    // No border but of the place that is open: where a browser has its own colours, it draws what is transparent too.
+    const edge = current ? 4 : 0;
+    const mark = wide
+      ? { borderLeftWidth: edge, paddingLeft: space.medium + 4 - edge }
+      : { borderTopWidth: edge, paddingTop: 4 - edge, alignItems: 'center' as const, flex: 1 };
     return (
       <Link
         key={href}
@@ -62,8 +78,8 @@ export function Frame({ children }: { children: ReactNode }) {
         aria-current={current ? 'page' : undefined}
         style={{ flexGrow: wide ? undefined : 1, flexShrink: 1, minWidth: TARGET, display: 'flex', textDecorationLine: 'none' }}
       >
-        <View style={[{ minHeight: wide ? 56 : BAR_HEIGHT, justifyContent: 'center', flex: 1, borderColor: current ? colours.touch : 'transparent' }, mark]}>
-          <Words size={wide ? 'text' : 'label'} bold={current} tone={current ? 'touch' : 'muted'}>
+        <View style={[{ minHeight: wide ? 56 : BAR_HEIGHT, justifyContent: 'center', flex: 1, borderColor: colours.touch }, mark]}>
+          <Words size={wide ? 'text' : 'label'} bold={current} tone={current ? 'touch' : 'muted'} style={letters}>
             {name}
           </Words>
         </View>

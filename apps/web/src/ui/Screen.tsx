@@ -19,6 +19,8 @@ export interface Back {
 
 interface HeaderProps {
   title: string;
+  /** Whose page it is, where its title does not say so: named first to the browser and to who listens. */
+  of?: string;
   /** Under the title, small. */
   subtitle?: ReactNode;
   back?: Back;
@@ -139,8 +141,8 @@ function Page({ plain = false, title, children }: { plain?: boolean; title: stri
 /** A title that has less room than this has what is beside it go under it. */
 const TITLE_WIDTH = 180;
 
-function Header({ title, subtitle, back, actions, plain = false }: HeaderProps) {
-  usePageTitle(title, !plain);
+function Header({ title, of, subtitle, back, actions, plain = false }: HeaderProps) {
+  usePageTitle(of ? `${of}, ${title.charAt(0).toLowerCase()}${title.slice(1)}` : title, !plain);
   return (
     <View style={{ paddingHorizontal: space.large, paddingTop: space.hair }}>
       <View
