@@ -6,6 +6,7 @@ import { ChangeSchema } from './access';
 import { type Endpoint, api, recordApi } from './api';
 import { type CalculatorEndpoint, typicalEndpoint } from './computeApi';
 import { PhotoSchema, RestoredSchema } from './documents';
+import answers from './answers.json';
 import { EXAMPLES, exampleOfRecord } from './examples';
 import { KIND_LIST, KINDS } from './kinds/all';
 
@@ -38,6 +39,8 @@ interface Named {
   operationId: string;
   endpoint: Endpoint;
   examples?: Readonly<Record<string, object>>;
+  /** What it answered once, of the demo studio, lists shortened. */
+  answered?: unknown;
 }
 
 const tagOf = (path: string): string => {
@@ -69,9 +72,13 @@ const WRITES_GUARDED = {
   412: { description: 'It came from a page of another version of Torvin', content: PROBLEM },
 };
 
-function answersOf({ method, path, answer, request, stands, computes, query }: Endpoint): ZodOpenApiResponsesObject {
+function answersOf({ method, path, answer, request, stands, computes, query }: Endpoint, answered: unknown): ZodOpenApiResponsesObject {
+  const done = {
+    schema: answer,
+    ...(answered === undefined ? {} : { examples: { demo: { summary: 'Of the demo studio, lists shortened', value: answered } } }),
+  };
   return {
-    200: { description: 'Done', content: json(answer) },
+    200: { description: 'Done', content: { 'application/json': done } },
     ...(method === 'get' ? GUARDED : WRITES_GUARDED),
     ...(path.includes(':') ? { 404: { description: 'There is none with this id', content: PROBLEM } } : {}),
     ...(stands
@@ -88,7 +95,7 @@ function answersOf({ method, path, answer, request, stands, computes, query }: E
   };
 }
 
-function operationOf({ operationId, endpoint, examples }: Named): ZodOpenApiOperationObject {
+function operationOf({ operationId, endpoint, examples, answered }: Named): ZodOpenApiOperationObject {
   const { path, summary, request, query, keyed } = endpoint;
   return {
     operationId,
@@ -114,7 +121,7 @@ function operationOf({ operationId, endpoint, examples }: Named): ZodOpenApiOper
           },
         }
       : {}),
-    responses: answersOf(endpoint),
+    responses: answersOf(endpoint, answered),
   };
 }
 
@@ -227,7 +234,11 @@ function allOperations(calculators: readonly CalculatorEndpoint[]): Named[] {
     })),
   );
   const computing = calculators.map((endpoint): Named => ({ operationId: `compute${capital(endpoint.call)}`, endpoint, examples: endpoint.cases }));
-  return [...documents, ...records, { operationId: 'computeTypical', endpoint: typicalEndpoint }, ...computing];
+  const told: Readonly<Record<string, unknown>> = answers;
+  return [...documents, ...records, { operationId: 'computeTypical', endpoint: typicalEndpoint }, ...computing].map((one) => ({
+    ...one,
+    answered: told[one.operationId],
+  }));
 }
 
 const given = (value: object | undefined) => (value ? { examples: { 'A whole request': value } } : {});
@@ -244,11 +255,11 @@ function namedSchema<T extends z.ZodType>(schema: T, id: string): T {
 
 export function openApiDocument(version: string, calculators: readonly CalculatorEndpoint[]) {
   const paths: ZodOpenApiPathsObject = { ...pictures, ...archives, ...events };
-  for (const { operationId, endpoint, examples } of allOperations(calculators)) {
+  for (const { operationId, endpoint, examples, answered } of allOperations(calculators)) {
     const path = inBraces(endpoint.path);
     const request = endpoint.request && namedSchema(endpoint.request, `${capital(operationId)}Request`);
     const answer = endpoint.answer instanceof z.ZodArray ? endpoint.answer : namedSchema(endpoint.answer, `${capital(operationId)}Answer`);
-    paths[path] = { ...paths[path], [endpoint.method]: operationOf({ operationId, endpoint: { ...endpoint, request, answer }, examples }) };
+    paths[path] = { ...paths[path], [endpoint.method]: operationOf({ operationId, endpoint: { ...endpoint, request, answer }, examples, answered }) };
   }
   const document = {
     openapi: '3.1.0' as const,

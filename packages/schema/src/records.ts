@@ -40,7 +40,7 @@ export const FamilySchema = GlassConstantsSchema.extend({ ...named, provisional:
 export type Family = z.infer<typeof FamilySchema>;
 export const FamilyChangeSchema = onACurve(FamilySchema);
 
-const hexColour = z.string().regex(/^#[0-9a-f]{6}$/i, { error: 'A colour is written as # and six hexadecimal digits, such as #8FB5CF.' });
+const hexColour = z.string().regex(/^#[0-9a-fA-F]{6}$/, { error: 'A colour is written as # and six hexadecimal digits, such as #8FB5CF.' });
 
 /** A picture of the studio, by its content. */
 export const photoHash = z.string().regex(/^[0-9a-f]{64}$/, { error: 'A photo is named by the 64 hexadecimal digits of its content.' });

@@ -5,9 +5,10 @@ import { join } from 'node:path';
 import { promisify } from 'node:util';
 import { createConfig, lintFromString } from '@redocly/openapi-core';
 import { KINDS, KIND_LIST, api, recordApi } from '@torvin/schema';
-import { computeEndpoints, openApiDocument } from '@torvin/schema/server';
+import { computeEndpoints, openApiDocument, typicalEndpoint } from '@torvin/schema/server';
 import createClient from 'openapi-fetch';
 import ts from 'typescript';
+import type { z } from 'zod';
 import { type TestServer, startTestServer } from '../test/testServer';
 
 /** A JSON schema, an operation, or any part of the document. */
@@ -32,6 +33,24 @@ function* partsOf(value: unknown, path = ''): Generator<[string, Part]> {
   if (!Array.isArray(value)) yield [path, value as Part];
   for (const [key, part] of Object.entries(value)) if (key !== 'examples' && key !== 'example') yield* partsOf(part, `${path}/${key}`);
 }
+
+test('whatever is read has an example of what it answers, which holds against what is promised', async () => {
+  const endpoints = Object.entries<{ method: string; answer: z.ZodType }>({
+    ...api,
+    ...Object.fromEntries(
+      KIND_LIST.flatMap((kind) => Object.entries(recordApi[kind]).map(([what, one]) => [`${kind}${what[0].toUpperCase()}${what.slice(1)}`, one])),
+    ),
+    computeTypical: typicalEndpoint,
+  });
+  const byId = new Map(operations().map(([, operation]) => [operation.operationId, operation]));
+  for (const [operationId, { method, answer }] of endpoints) {
+    if (method !== 'get') continue;
+    const responses = byId.get(operationId)?.responses as Record<string, { content: Record<string, { examples?: Record<string, { value: unknown }> }> }>;
+    const example = responses['200'].content['application/json'].examples?.demo.value;
+    const read = answer.safeParse(example);
+    expect([operationId, read.success ? 'holds' : read.error.issues[0]]).toEqual([operationId, 'holds']);
+  }
+});
 
 test('it is what the tables say, every endpoint under its method', async () => {
   expect(document).toEqual(JSON.parse(JSON.stringify(openApiDocument('test', await computeEndpoints()))));

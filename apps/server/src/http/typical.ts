@@ -1,6 +1,6 @@
 /** What ships as typical, for those who put requests together: each part goes into one as it is. */
 import { TYPICAL_CONTROLLERS } from '@torvin/core/controller';
-import { FORM_MATERIALS } from '@torvin/core/form';
+import { FORM_MATERIALS, FORM_MATERIAL_NAMES, type FormMaterial } from '@torvin/core/form';
 import { TYPICAL_FAMILIES } from '@torvin/core/glass';
 import { TYPICAL_KILN } from '@torvin/core/kiln';
 import { LOOKS, RECIPES } from '@torvin/core/look';
@@ -16,7 +16,12 @@ export const typical = (): AnswerOf<typeof typicalEndpoint> => ({
   setups: Object.fromEntries(
     (Object.keys(SETUPS) as SetUpKind[]).map((kind) => [kind, { name: SETUP_NAMES[kind], setup: SETUPS[kind], onPaper: withPaper(SETUPS[kind]) }]),
   ),
-  moulds: FORM_MATERIALS,
+  moulds: Object.fromEntries(
+    FORM_MATERIAL_NAMES.map((one) => {
+      const { name, expansion_perK, note }: FormMaterial = FORM_MATERIALS[one];
+      return [one, { name, expansion_perK, ...(note === undefined ? {} : { note }) }];
+    }),
+  ),
   looks: Object.fromEntries(
     LOOKS.map((look) => {
       const { name, group, reaches, spares, care, looksLike, asks } = RECIPES[look];

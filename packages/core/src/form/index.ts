@@ -1,7 +1,16 @@
 /** What of this room is used outside of the core. */
 export { type HollowForm, lobedRadius, type Measured, openingOf, type Plan, PLANS } from './surface';
 export { weighedWords } from './weighed';
-export { FORM_MATERIALS, FORM_MATERIAL_NAMES, type FormMaterialName, formPace, materialOf, ofOwnMaterial, type StudioMaterial } from './materials';
+export {
+  FORM_MATERIALS,
+  FORM_MATERIAL_NAMES,
+  type FormMaterial,
+  type FormMaterialName,
+  formPace,
+  materialOf,
+  ofOwnMaterial,
+  type StudioMaterial,
+} from './materials';
 export { leftToUse, leftWords } from './usedOnce';
 export {
   BOTTOMS,
