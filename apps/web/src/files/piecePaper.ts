@@ -15,15 +15,15 @@ const DRAWN_HEIGHT = 110;
 function sectionOf(drawn: DrawnBody): Block {
   const box = { width: INSIDE, height: DRAWN_HEIGHT };
   const line = 'fill="none" stroke="black" stroke-width="0.75"';
-  const fired = firedSection(drawn, box);
-  const { shelfY, shapes } = fired?.drawn ?? sectionGeometry(footprintSpan(drawn.footprint), drawn.layers, box, undefined, footprintHole(drawn.footprint));
-  const glass = fired
-    ? fired.glass.map(({ path }) => `<path d="${path}" ${line}/>`)
+  const after = firedSection(drawn, box);
+  const { shelfY, shapes } = after?.drawn ?? sectionGeometry(footprintSpan(drawn.footprint), drawn.layers, box, undefined, footprintHole(drawn.footprint));
+  const glass = after
+    ? after.glass.map(({ path }) => `<path d="${path}" ${line}/>`)
     : shapes.map(
         ({ x, y, width, height, round }) =>
           `<rect x="${x.toFixed(1)}" y="${y.toFixed(1)}" width="${width.toFixed(1)}" height="${height.toFixed(1)}" rx="${round.toFixed(1)}" ${line}/>`,
       );
-  const form = fired?.form ? [`<path d="${fired.form}" ${line} stroke-dasharray="3 2"/>`] : [];
+  const form = after?.form ? [`<path d="${after.form}" ${line} stroke-dasharray="3 2"/>`] : [];
   return {
     as: 'drawing',
     height: DRAWN_HEIGHT,

@@ -223,7 +223,7 @@ export function RecordForm({ told, schedule, problem, saving, held, draft, onDra
         />
       )}
       {now.result !== 'open' && (
-        <Fold title="What else is to be seen" about={flawWords((now.seen as Flaw[] | undefined) ?? []) || 'bubbles, cracks, its rim, its colour'} testID="seen">
+        <Fold title="What else can be seen" about={flawWords((now.seen as Flaw[] | undefined) ?? []) || 'bubbles, cracks, its rim, its colour'} testID="seen">
           {() => (
             <Toggles<Flaw>
               label="Each that is true"

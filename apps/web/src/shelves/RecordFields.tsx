@@ -169,7 +169,7 @@ function Missing({ what, label }: { what: string; label: string | null }) {
   return label === null ? (
     <Notice tone="warn">{`There is no ${what} yet: make one first.`}</Notice>
   ) : (
-    <Words size="label" tone="muted">{`${label}: none is written down yet.`}</Words>
+    <Words size="label" tone="muted">{`${label}: you have none yet.`}</Words>
   );
 }
 

@@ -284,8 +284,8 @@ function firedEmptyFirst({ once, use, material }: FormShape, { temperature }: Un
   const at = (celsius: number): string => text(formatTemperature(celsius, temperature));
   return [
     material === 'fibre' || material === 'vermiculite'
-      ? `Used once, so each one is new: fire it empty to about ${at(BURNS_OUT_C)} first, with the room aired, or what binds it smokes under the glass and marks it.`
-      : `Used once, so each one is new: dry it empty first, some hours under the boil and then to about ${at(DRIES_C)}, or its steam lifts the glass.`,
+      ? `Each one is new: fire it empty to about ${at(BURNS_OUT_C)} first, with the room aired. What binds it smokes and marks glass.`
+      : `Each one is new: dry it empty first, some hours under the boil, then to about ${at(DRIES_C)}. Its steam would lift the glass.`,
   ];
 }
 
