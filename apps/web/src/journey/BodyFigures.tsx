@@ -1,6 +1,6 @@
 /** How deep a body lies, what it weighs, and where its rim goes if it is left to flow. */
 import { bodyFigures } from '@torvin/core/body';
-import { RECIPES } from '@torvin/core/look';
+import { RECIPES, rimMovesIn } from '@torvin/core/look';
 import {
   type AfterStep,
   type BodyNow,
@@ -44,8 +44,9 @@ export interface BodyFiguresProps {
   body: BodyNow;
   /** The steps that have made it. */
   after: readonly AfterStep[];
-  /** The firing that it is for. */
+  /** The firing that it is for, and the heat work of that, 1/Pa; null while that is not known. */
   next: PlannedStep | undefined;
+  work_perPa: number | null;
   /** Its turns in the kiln so far, as they ran or are to run. */
   turns: readonly LaidTurn[];
   shelves: Shelves;
@@ -65,7 +66,7 @@ function contactWords(body: BodyNow, shelves: Shelves): string {
   return `Touching: ${words.slice(0, CONTACTS_NAMED).join(', ')}${more > 0 ? ` and ${more} more` : ''}.`;
 }
 
-export function BodyFigures({ body, after, next, turns, shelves }: BodyFiguresProps) {
+export function BodyFigures({ body, after, next, work_perPa, turns, shelves }: BodyFiguresProps) {
   const units = useUnits();
   const glasses = namedGlasses(shelves);
   const made = bodyOf(body, glasses);
@@ -81,9 +82,12 @@ export function BodyFigures({ body, after, next, turns, shelves }: BodyFiguresPr
     const most = formatLength(depth.max_m, length);
     return even ? most : { figure: `${formatLength(depth.min_m, length).figure} to ${most.figure}`, unit: length };
   };
+  // One figure: what the firing does that it is for, as its drawing shows it; what it would come to in the end where none is planned.
+  const isForFiring = next !== undefined && work_perPa !== null;
+  const moves_m = isForFiring ? rimMovesIn(made.value.body, next.look, work_perPa) : afterFiring.rimMoves_m;
   const moves = ({ length }: Units): Figure => {
-    const by = formatLength(afterFiring.rimMoves_m, length);
-    return { ...by, figure: afterFiring.rimMoves_m > 0 ? `+${by.figure}` : by.figure };
+    const by = formatLength(moves_m, length);
+    return { ...by, figure: moves_m > 0 ? `+${by.figure}` : by.figure };
   };
   const other = otherUnits(units);
   const recipe = next && RECIPES[next.look];
@@ -93,7 +97,15 @@ export function BodyFigures({ body, after, next, turns, shelves }: BodyFiguresPr
       <View style={{ flexDirection: 'row', gap: space.large }}>
         <FigureBlock label="depth" wide={!even} value={deep(units)} other={deep(other)} testID="figure-depth" />
         <FigureBlock label="mass" value={formatMass(mass_kg, units.mass)} other={formatMass(mass_kg, other.mass)} testID="figure-mass" />
-        {!elsewhere && <FigureBlock label="rim moves" value={moves(units)} other={moves(other)} note="if left to flow" testID="figure-rim" />}
+        {!elsewhere && (
+          <FigureBlock
+            label="rim moves"
+            value={moves(units)}
+            other={moves(other)}
+            note={isForFiring ? 'in this firing' : 'if left to flow'}
+            testID="figure-rim"
+          />
+        )}
       </View>
       {sum !== null && (
         <Words size="label" testID="ledger">

@@ -333,6 +333,7 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
                 body={shown}
                 after={journey.steps.slice(0, journey.madeBy)}
                 next={firing}
+                work_perPa={fires?.work_perPa ?? null}
                 turns={turnsBefore(doc, piece.turns, journey)}
                 shelves={shelves}
               />

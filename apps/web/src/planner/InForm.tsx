@@ -79,7 +79,7 @@ export function InForm({ doc, step, shelves, isDrawn = false, onCut, hottest_C =
             words={`'${held.name}' turned over on posts, cut through, to scale, the piece still in or on it, with ${text(formatLength(rescue.room_m, units.length))} to drop`}
           />
         </View>
-      ) : !(isDrawn && bends) ? (
+      ) : !(isDrawn && bends) && held.shape.use !== 'shelf' ? (
         <View style={{ marginHorizontal: -space.large }}>
           <FormDrawing
             form={held.shape}

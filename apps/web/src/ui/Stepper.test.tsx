@@ -1,5 +1,5 @@
 import type { Outcome } from '@torvin/core/problem';
-import { type Figure, formatDuration, formatLength, parseDuration, parseLength } from '@torvin/core/units';
+import { formatDuration, formatLength, formatMass, parseDuration, parseLength, parseMass, type Figure } from '@torvin/core/units';
 import { fireEvent, render, screen } from '@testing-library/react';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { nextOf, stepFrom } from './stepFrom';
@@ -77,6 +77,33 @@ test('what was typed is read in the unit it was typed in, where the studio goes 
   fireEvent.change(screen.getByTestId('deep'), { target: { value: '1' } });
   fireEvent.blur(screen.getByTestId('deep'));
   expect(values).toEqual([0.012, 0.0254]);
+});
+
+test('a bare number is in the unit that stands beside it, in pounds and kilograms too', () => {
+  const values: number[] = [];
+  render(
+    <QueryClientProvider client={new QueryClient()}>
+      {(['g', 'oz'] as const).map((unit) => (
+        <Stepper
+          key={unit}
+          label="of"
+          shown={formatMass(2, unit)}
+          read={(typed) => parseMass(typed, unit)}
+          stepped={() => 2}
+          onValue={(value) => values.push(value)}
+          testID={unit}
+        />
+      ))}
+    </QueryClientProvider>,
+  );
+  for (const unit of ['g', 'oz']) {
+    for (const typed of ['3', '3 oz']) {
+      fireEvent.change(screen.getByTestId(unit), { target: { value: typed } });
+      fireEvent.blur(screen.getByTestId(unit));
+    }
+  }
+  const ounce = 0.028349523125;
+  expect(values.map((value) => value / ounce)).toEqual([expect.closeTo(3 / ounce, 6), expect.closeTo(3, 9), expect.closeTo(48, 9), expect.closeTo(3, 9)]);
 });
 
 test('where a step would lead nowhere its button cannot be pressed', () => {

@@ -22,6 +22,9 @@ export interface StepperProps<T> {
   testID: string;
 }
 
+/** Units that a figure turns into as it grows. */
+const LARGER: readonly string[] = ['kg', 'lb'];
+
 /** Rounding apart. */
 const isSame = (one: unknown, other: unknown): boolean =>
   typeof one === 'number' && typeof other === 'number' ? Math.abs(one - other) <= 1e-9 * Math.max(1, Math.abs(one)) : Object.is(one, other);
@@ -32,14 +35,20 @@ export function Stepper<T>({ label, shown, other, read, stepped, value, onValue,
   const [error, setError] = useState<string | null>(null);
   /** In the unit in which it was typed, whatever the studio changes to before it is taken. */
   const readAsTyped = useRef(read);
+  const unitAsTyped = useRef(shown.unit);
   const type = (text: string): void => {
-    if (typed === null) readAsTyped.current = read;
+    if (typed === null) {
+      readAsTyped.current = read;
+      unitAsTyped.current = shown.unit;
+    }
     setTyped(text);
   };
 
   const take = (): void => {
     if (typed === null) return;
-    const outcome = readAsTyped.current(typed);
+    // A bare number is in the unit that stands beside it, also where that is the larger of two.
+    const isBare = /^[\d\s.,/½¼¾⅛⅜⅝⅞-]+$/.test(typed);
+    const outcome = readAsTyped.current(isBare && LARGER.includes(unitAsTyped.current) ? `${typed} ${unitAsTyped.current}` : typed);
     if (!outcome.ok) {
       setError(outcome.problem.message);
       return;

@@ -1,6 +1,6 @@
 import { SOFT_90, sheetsOf } from '../testCases';
 import { type BodyInput, naturalDepth } from '../body/body';
-import { ghostOf } from './ghost';
+import { ghostOf, rimMovesIn } from './ghost';
 import { TYPICAL_WORKS } from './works';
 
 const sheets = (count: number): BodyInput => sheetsOf(count, 0.003).body;
@@ -23,6 +23,14 @@ describe('the body after a firing, as drawn', () => {
   test('given all the heat in the world it rests at its natural depth and goes no further', () => {
     expect(ghostOf(sheets(6), 'slabFlow', 1e6).depth_m / naturalDepth(SOFT_90)).toBeCloseTo(1, 0);
     expect(ghostOf(sheets(6), 'slabFlow', 1e6)).toEqual(ghostOf(sheets(6), 'slabFlow', 1e9));
+  });
+
+  test('its rim is told as far as it is drawn, and not at all by what does not let it flow', () => {
+    for (const count of [1, 2, 4]) {
+      const drawn_m = (ghostOf(sheets(count), 'fullFuse', 0.03).width_m - 0.3) / 2;
+      expect(rimMovesIn(sheets(count), 'fullFuse', 0.03)).toBeCloseTo(drawn_m, 12);
+      expect(rimMovesIn(sheets(count), 'slump', 0.03)).toBe(0);
+    }
   });
 
   test('a tack keeps its outline and nearly all of its relief, a full fuse keeps hardly any', () => {

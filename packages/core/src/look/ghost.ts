@@ -23,11 +23,18 @@ export interface Ghost {
   crown_m: number;
 }
 
+/** How far a rim travels in a firing, m, outwards positive: as far as it would in the end, and no further than so much heat lets it creep. */
+export function rimMovesIn(body: BodyInput, look: Look, work_perPa: number): number {
+  if (!RECIPES[look].flows) return 0;
+  const { depth, afterFiring } = bodyFigures(body);
+  return Math.sign(afterFiring.rimMoves_m) * Math.min(Math.abs(afterFiring.rimMoves_m), rimReach(mainGlass(body), depth.mean_m, work_perPa));
+}
+
 /** work_perPa: heat work of the firing at the glass's mean temperature. */
 export function ghostOf(body: BodyInput, look: Look, work_perPa: number, shaping?: Shaping): Ghost {
   const figures = bodyFigures(body);
   const glass = mainGlass(body);
-  const { flows, puddle, fills } = RECIPES[look];
+  const { puddle, fills } = RECIPES[look];
   const asked = { body, works: TYPICAL_WORKS, ...(shaping ? { shaping } : {}) };
   const filled = fills?.(asked);
   // The mould holds it: as deep as its thickest section, within the outline that it was laid in.
@@ -42,9 +49,8 @@ export function ghostOf(body: BodyInput, look: Look, work_perPa: number, shaping
   const width = widestPart(body);
   const left = width === null ? 0 : heightLeft(glass, width, max_m, work_perPa);
   const flat = mean_m - (left * partVolume) / figures.area_m2;
-  const { rimMoves_m, naturalDepth_m } = figures.afterFiring;
-  const moves = flows ? Math.sign(rimMoves_m) * Math.min(Math.abs(rimMoves_m), rimReach(glass, mean_m, work_perPa)) : 0;
-  const width_m = span + 2 * moves;
+  const { naturalDepth_m } = figures.afterFiring;
+  const width_m = span + 2 * rimMovesIn(body, look, work_perPa);
   // The volume stays: what the rim gives up in width it gains in depth.
   const depth_m = body.dammed ? flat : (flat * figures.area_m2) / (figures.area_m2 * (width_m / span) ** 2);
   const rounded = (glass.surfaceTension_N_m * work_perPa) / 2;

@@ -2,11 +2,12 @@
 import { withId } from './byId';
 import type { EmptyItemKind } from '../emptyFiring/emptyItems';
 import { layerDepth } from '../body/layers';
-import type { Footprint } from '../body/footprint';
+import { type Footprint, footprintArea } from '../body/footprint';
 import type { FormShape } from '../form/shape';
 import type { Shaping } from '../look/shaping';
 import type { BodyNow, RanAs } from './bodyNow';
 import type { LaidLayer, LayerForm } from './document';
+import { FILL } from './handSteps';
 import { withGaps } from './lumps';
 import { type Span, spansOf } from './placed';
 import { type Shelf, glassName, lying, namedGlasses } from './shelf';
@@ -104,6 +105,13 @@ function stripesShown(layer: LaidLayer, shelf: Shelf): { colour: string; drawn: 
   return { colour: most.colour, drawn: stripes.length > 1 && lie !== 'mixed' ? { stripes, ...way } : {} };
 }
 
+/** What fills a spot stands in its middle, as wide as that is. */
+function spotOf(layer: LaidLayer, footprint: Footprint): Span[] | undefined {
+  if (layer.form !== 'frit' || layer.name !== FILL || layer.cover === undefined) return undefined;
+  const half_m = Math.sqrt((layer.cover * footprintArea(footprint)) / Math.PI);
+  return [[-half_m, half_m]];
+}
+
 /** The layers as they are drawn, with the names and colours that the shelf has for them now. isCold: of those, by index, that no firing has struck yet. footprint: where it is to be known where their parts stand. */
 export function drawnLayers(
   layers: readonly LaidLayer[],
@@ -117,7 +125,7 @@ export function drawnLayers(
     const layer = told.form === 'chunks' ? withGaps(told, density_kg_m3) : told;
     const glass = shelf && withId(shelf.glasses, layer.glassId);
     const striped = shelf && stripesShown(layer, shelf);
-    const spans = footprint && spansOf(layer, footprint);
+    const spans = footprint && (spotOf(layer, footprint) ?? spansOf(layer, footprint));
     return {
       name: shelf ? glassName(shelf, layer.glassId) : layer.glassId,
       colour: (isCold(i) ? glass?.coldColour : undefined) ?? glass?.colour ?? striped?.colour ?? UNKNOWN_COLOUR,

@@ -265,6 +265,9 @@ export function drillBody(before: BodyNow, hole_m: number, count: number, glasse
   return stepOutcome({ ...now, holes: { area_m2: holes_m2, mass_kg: now.holes.mass_kg + mass_kg } }, { as: 'drilled', mass_kg });
 }
 
+/** What lies in a spot is known by this. */
+export const FILL = 'Fill';
+
 export function fillSpot(
   before: BodyNow,
   { id, glassId, mass_kg, spot_m }: { id: string; glassId: string; mass_kg: number; spot_m: number },
@@ -276,6 +279,6 @@ export function fillSpot(
   const spot_m2 = (Math.PI / 4) * spot_m ** 2;
   if (spot_m2 > area_m2) return unlike('The spot is larger than the piece.');
   const cover = Math.max(spot_m2 / area_m2, LEAST_COVER);
-  const filled: LaidLayer = { id, glassId, name: 'Fill', form: 'frit', perArea_kg_m2: mass_kg / (cover * area_m2), cover };
+  const filled: LaidLayer = { id, glassId, name: FILL, form: 'frit', perArea_kg_m2: mass_kg / (cover * area_m2), cover };
   return stepOutcome({ ...now, layers: [...now.layers, filled], faces: { ...now.faces, up: { ...now.faces.up, isOpened: false } } });
 }

@@ -2,6 +2,7 @@ import { TYPICAL_FAMILIES } from '../glass/families';
 import { applySteps } from './applySteps';
 import type { JourneyStep, LaidLayer, PieceDocument, PlannedStep } from './document';
 import { bodyProfile, drawnBody } from './drawnLayers';
+import { usualStep } from './steps/all';
 
 const GLASSES = [{ id: 'clear', constants: TYPICAL_FAMILIES[0] }];
 const laid = (...layers: LaidLayer[]): JourneyStep => ({ id: 'lay', kind: 'lay', side: 'above', layers });
@@ -64,4 +65,11 @@ test('what was slumped stands in what it was slumped into, as far down as was me
   const { bent } = bodyProfile(after(laid(sheet), fire('fullFuse', {}), slump));
   expect(bent).toMatchObject({ shaping: { kind: 'hollow', depth_m: 0.03 }, down_m: 0.02 });
   expect(bodyProfile(after(laid(sheet), fire('fullFuse', {}), slump, fire('fullFuse', {}))).bent).toBeNull();
+});
+
+test('what fills a pinhole is drawn as wide as its spot, not spread over the piece', () => {
+  const filled = { ...usualStep('fill', 'h', { footprint: { shape: 'disc', diameter_m: 0.2 }, glassId: 'clear', length: 'mm' }) } as JourneyStep;
+  const drawn = drawnBody(bodyProfile(after(laid(sheet), fire('fullFuse', {}), filled)), undefined).layers.at(-1);
+  expect(drawn?.spans_m).toEqual([[expect.closeTo(-0.002, 6), expect.closeTo(0.002, 6)]]);
+  expect(drawn?.thickness_m).toBeCloseTo(0.0001 / 2500 / (Math.PI * 0.002 ** 2), 5);
 });

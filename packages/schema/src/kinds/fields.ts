@@ -17,6 +17,7 @@ import {
   SLOPE,
   TEMPERATURE,
   type Units,
+  WATER,
   formatStock,
   parseLength,
   parseStock,
@@ -111,6 +112,8 @@ export const plain = (key: string, label: string, unit = '', factor = 1, more: M
 export const temperature = figureOf(TEMPERATURE);
 export const length = figureOf(LENGTH);
 export const mass = figureOf(MASS);
+/** By its weight or its volume. */
+export const water = figureOf(WATER);
 /** Kept in K/s. */
 export const rate = figureOf(SLOPE);
 /** A difference of temperatures: written in the studio's degrees, without the 32. */

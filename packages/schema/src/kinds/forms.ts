@@ -2,7 +2,7 @@
 import { BOTTOMS, type Bottom, FORM_MATERIALS, FORM_MATERIAL_NAMES, FORM_USES, type FormUse, PLANS, type Plan } from '@torvin/core/form';
 import { formatLength, text } from '@torvin/core/units';
 import { FormChangeSchema, FormSchema, LETTERINGS, RELIEFS } from '../records';
-import { type Entry, type Field, NAME, SOURCE, asOptions, length, mass, plain, rate, temperature } from './fields';
+import { type Entry, type Field, NAME, SOURCE, asOptions, length, mass, plain, rate, temperature, water } from './fields';
 import { kind } from './kind';
 
 export const FORM_USE_NAMES: Record<FormUse, string> = {
@@ -76,7 +76,7 @@ const fields: Field[] = [
   length('thickest_m', 'Thickest section of glass', { optional: true, when: is('cavity') }),
   length('thinnest_m', 'Thinnest section of glass', { optional: true, when: is('cavity') }),
   length('core_m', 'Core, thick', { optional: true, when: is('cavity'), hint: 'from the glass to its middle; left empty where it has none' }),
-  mass('water_kg', 'Water that fills it', { optional: true, when: is('cavity'), hint: 'weighed; left empty: by its measures' }),
+  water('water_kg', 'Water that fills it', { optional: true, when: is('cavity'), hint: 'weighed or measured, 640 ml; left empty: by its measures' }),
   length('detail_m', 'Finest detail, radius', { optional: true, when: is('cavity'), hint: 'may be left empty' }),
   {
     as: 'choice',
