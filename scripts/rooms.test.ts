@@ -41,6 +41,7 @@ const HOUSES = {
       'ui',
       'panel',
       'photos',
+      'paper',
       'section',
       'plan',
       'shelves',

@@ -3,7 +3,7 @@ import { RECIPES } from '@torvin/core/look';
 import { formatDuration, text } from '@torvin/core/units';
 import type { Bench } from '@torvin/schema';
 import { format } from 'date-fns/format';
-import { type Paper, part, row, said } from '@/files/paperPages';
+import { type Paper, part, row, said } from '@/paper/paperPages';
 import { dayAndClock } from '@/ui/clock';
 import { waitsFor } from './waiting';
 

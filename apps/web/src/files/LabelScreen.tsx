@@ -2,7 +2,7 @@
 import { formatLength, suggestedWords, text } from '@torvin/core/units';
 import { createElement, useState } from 'react';
 import { View } from 'react-native';
-import { useUnits } from '@/data/FormUnits';
+import { inFormUnits, useUnits } from '@/data/FormUnits';
 import { readLength } from '@/layup/typed';
 import { readStored, writeStored } from '@/outside/storage';
 import { space } from '@/theme/theme';
@@ -15,7 +15,7 @@ import { Words } from '@/ui/Words';
 import { countWords } from '@/ui/countWords';
 import { Count } from '@/layup/HandSteppers';
 import { LABEL_RANGE_M, type LabelPaper, type LabelTold, PAPERS, labelSheets, labelSvg, onSheet } from './labels';
-import { OnPaper } from './OnPaper';
+import { OnPaper } from '@/paper/OnPaper';
 
 /** What was printed on last, on this device. */
 interface Kept {
@@ -30,7 +30,7 @@ const PREVIEW_PX = 320;
 const COPIES = { least: 1, most: 100 };
 const MM_PER_M = 1000;
 
-export function LabelScreen({ label, back }: { label: LabelTold; back: Back }) {
+function LabelForm({ label, back }: { label: LabelTold; back: Back }) {
   const units = useUnits();
   const [kept] = useState(() => readStored<Kept>('localStorage', KEPT));
   const [width, setWidth] = useState(kept?.width ?? suggestedWords(USUAL_M.width, units.length));
@@ -128,3 +128,5 @@ export function LabelScreen({ label, back }: { label: LabelTold; back: Back }) {
     </Screen>
   );
 }
+
+export const LabelScreen = inFormUnits(LabelForm);

@@ -16,7 +16,7 @@ import { Screen } from '@/ui/Screen';
 import { Tick } from '@/ui/Tick';
 import { Words } from '@/ui/Words';
 import { countWords } from '@/ui/countWords';
-import { OnPaper } from './OnPaper';
+import { OnPaper } from '@/paper/OnPaper';
 import { listPages, planTiles } from './planSvg';
 
 export function PlanPrintScreen({ piece, shelves, at }: { piece: Piece; shelves: Shelves; at: string | null }) {

@@ -10,8 +10,8 @@ import type { StepPageParts } from '@/planner/useStepPage';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Screen } from '@/ui/Screen';
-import { OnPaper } from './OnPaper';
-import { PAGE } from './page';
+import { OnPaper } from '@/paper/OnPaper';
+import { PAGE } from '@/paper/page';
 import { runSheetSvg } from './runSheetSvg';
 
 export function PrintScreen({ piece, step, schedule, shelves, outdated, standing, start }: StepPageParts & { start: Date }) {

@@ -1,7 +1,7 @@
 /** The open run sheet, should the browser be told to print it; what is being saved is printed as it is shown. */
 import { useUnits } from '@/data/FormUnits';
 import type { OpenRunSheet } from '@/runsheet/RunPanels';
-import { OnPaper } from './OnPaper';
+import { OnPaper } from '@/paper/OnPaper';
 import { runSheetSvg } from './runSheetSvg';
 
 export function RunSheetOnPaper({

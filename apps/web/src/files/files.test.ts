@@ -6,7 +6,7 @@ import { ENGINE_VERSION } from '@torvin/core/version';
 import type { Piece, Schedule } from '@torvin/schema';
 import Papa from 'papaparse';
 import { keyInSvg } from './keyInSvg';
-import { PAGE } from './page';
+import { PAGE } from '@/paper/page';
 import { runSheetSvg } from './runSheetSvg';
 import { scheduleCsv, scheduleJson } from './scheduleFiles';
 

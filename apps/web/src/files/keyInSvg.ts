@@ -5,7 +5,7 @@ import { ROLE_NAMES } from '@torvin/core/schedule';
 import type { Piece, Schedule, Snapshot } from '@torvin/schema';
 import { format } from 'date-fns/format';
 import { WORK_CAUTIONS } from '@/layup/cautions';
-import { MARGIN, PAGE, WARNING_LINE, pageOf, rule, words, wrapped } from './page';
+import { MARGIN, PAGE, WARNING_LINE, pageOf, rule, words, wrapped } from '@/paper/page';
 
 export interface KeyInPage {
   piece: Pick<Piece, 'name'>;

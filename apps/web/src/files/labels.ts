@@ -1,6 +1,6 @@
 /** Labels for what lies about in a studio: a name, a few lines and a code that opens its page, in any size, alone or many on a sheet. mm. */
 import QRCode from 'qrcode';
-import { escaped } from './page';
+import { escaped } from '@/paper/page';
 
 export interface LabelTold {
   name: string;

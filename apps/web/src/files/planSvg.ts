@@ -1,6 +1,6 @@
 /** A plan on paper in its own size, on as many pages as it takes, and its cutting list. Lengths on the page in mm. */
 import type { Point } from '@torvin/core/plan';
-import { escaped, wrapped } from './page';
+import { escaped, wrapped } from '@/paper/page';
 
 /** What fits on A4 and on Letter with a margin that any printer leaves. */
 export const SHEET_MM = { width: 190, height: 255 } as const;

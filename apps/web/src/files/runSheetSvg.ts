@@ -10,7 +10,7 @@ import { readingFor } from '@/runsheet/readingFor';
 import { pathOf } from '@/runsheet/curveLines';
 import { levelMarks, timeTicks, trueTimeAxes } from '@/runsheet/trueTime';
 import { clockAfter, clockShort } from '@/ui/clock';
-import { MARGIN, PAGE, WARNING_LINE, pageOf, rule, words, wrapped } from './page';
+import { MARGIN, PAGE, WARNING_LINE, pageOf, rule, words, wrapped } from '@/paper/page';
 
 export interface RunSheetPage {
   piece: Piece;

@@ -15,7 +15,7 @@ import { pieceQueue } from '@/outbox/kinds';
 import { useShownQueue } from '@/outbox/useOutbox';
 import { WORK_CAUTIONS } from '@/layup/cautions';
 import type { StepPageParts } from '@/planner/useStepPage';
-import { OnPaper } from '@/files/OnPaper';
+import { OnPaper } from '@/paper/OnPaper';
 import { keyInSvg } from '@/files/keyInSvg';
 import { useTheme } from '@/theme/ThemeContext';
 import { scaled, space } from '@/theme/theme';

@@ -19,11 +19,12 @@ import { ListScreen } from '@/ui/Screen';
 import { Words } from '@/ui/Words';
 import { inZone, zoneWords } from '@/ui/clock';
 import { useUnits } from '@/data/FormUnits';
-import { OnPaper } from '@/files/OnPaper';
-import { paperPages } from '@/files/paperPages';
-import { notebookPaper } from '@/files/listPapers';
+import { OnPaper } from '@/paper/OnPaper';
+import { paperPages } from '@/paper/paperPages';
+
 import { Thumbnail } from '@/photos/Thumbnail';
 import { RESULT_WORDS, ResultSign, resultWords, seenWords } from '@/ui/results';
+import { notebookPaper } from './notebookPaper';
 import { type NotebookQuery, useNotebookQuery } from './useNotebookQuery';
 
 /** The firings that are asked for, a moment after a finger has typed. */

@@ -5,7 +5,7 @@ import { ROLE_NAMES, consequences, segmentDifferences } from '@torvin/core/sched
 import { type Units, formatDuration, formatRate, formatTemperature, text } from '@torvin/core/units';
 import { type FiringDetail, facedWords } from '@torvin/schema';
 import { format } from 'date-fns/format';
-import { type Paper, part, row, said } from '@/files/paperPages';
+import { type Paper, part, row, said } from '@/paper/paperPages';
 import { capital } from '@/ui/capital';
 import { inZone } from '@/ui/clock';
 import { byWords, resultWords, seenWords } from '@/ui/results';

@@ -7,7 +7,7 @@ import type { StripStep } from '@/journey/JourneyStrip';
 import { firedSection } from '@/section/fired';
 import { sectionGeometry } from '@/section/geometry';
 import { capital } from '@/ui/capital';
-import { type Block, INSIDE, type Paper, part, row } from './paperPages';
+import { type Block, INSIDE, type Paper, part, row } from '@/paper/paperPages';
 
 const DRAWN_HEIGHT = 110;
 

@@ -1,0 +1,21 @@
+/** The list of pieces on paper: the rows that have been read. */
+import { footprintWords } from '@torvin/core/body';
+import { RECIPES } from '@torvin/core/look';
+import type { Units } from '@torvin/core/units';
+import type { PieceRow } from '@torvin/schema';
+import { layersWords } from '@/layup/describe';
+import { ofAll } from '@/paper/ofAll';
+import { type Paper, row } from '@/paper/paperPages';
+
+export function piecesPaper(rows: readonly PieceRow[], total: number, units: Units): Paper {
+  return {
+    title: 'Pieces',
+    about: ofAll(rows.length, total, 'pieces'),
+    blocks: rows.map(({ name, footprint, laid, looks, tags }) =>
+      row(name, [
+        [footprintWords(footprint, units.length), layersWords(laid), ...tags].join(' · '),
+        looks.length > 0 ? looks.map((look) => RECIPES[look].name).join(', then ') : 'no firing planned yet',
+      ]),
+    ),
+  };
+}

@@ -1,0 +1,8 @@
+/** A shelf on paper. */
+import { type Paper, row } from '@/paper/paperPages';
+
+export const shelfPaper = (title: string, rows: readonly { name: string; about: string }[]): Paper => ({
+  title,
+  about: String(rows.length),
+  blocks: rows.map(({ name, about }) => row(name, [about])),
+});
