@@ -27,6 +27,9 @@ interface Kept {
 const KEPT = 'torvin label';
 const USUAL_M = { width: 0.06, height: 0.03 };
 const PREVIEW_PX = 320;
+/** An address that no other device has a way to. */
+const isHereAlone = (url: string): boolean => /^https?:\/\/(localhost|127\.|\[::1\])/.test(url);
+
 const COPIES = { least: 1, most: 100 };
 const MM_PER_M = 1000;
 
@@ -119,7 +122,9 @@ function LabelForm({ label, back }: { label: LabelTold; back: Back }) {
                 ? `${countWords(copies, 'label', 'labels')} on ${countWords(sheets.length, 'sheet', 'sheets')}, ${each} to a sheet. Print at 100 %.`
                 : `${countWords(copies, 'label', 'labels')}. Print at 100 %.`}
             </Words>
-            <Words size="note" tone="muted">{`Its code opens ${label.url}`}</Words>
+            <Words size="note" tone="muted" testID="label-code">
+              {`Its code opens ${label.url}${isHereAlone(label.url) ? ', which this computer alone can: a phone can where Torvin was started with npm run studio, or with --lan' : ''}.`}
+            </Words>
           </>
         )}
         <OnPaper whole sheets={() => sheets} size={page && `${page.width_mm}mm ${page.height_mm}mm`} />
