@@ -100,10 +100,15 @@ test('from New piece to a recorded firing in °F, inches and ounces', async () =
   await me.page.keyboard.press('Enter');
   await me.page.waitForFunction(() => (document.querySelector('[data-testid="layer-mass-all"]') as HTMLInputElement).value === '2.25');
   await expectOurs(me, 'frit in ounces');
-  await me.type('layer-mass-all', '3.4');
-  await me.page.keyboard.press('Enter');
-  // A bare number is in what the field is kept in, ounces, whatever the last one was shown in.
-  await me.page.waitForFunction(() => (document.querySelector('[data-testid="layer-mass-all"]') as HTMLInputElement).value === '3.4');
+  // A bare number is in the unit that stands beside it.
+  for (const [typed, shown] of [
+    ['2.5', '2.50'],
+    ['3.4 oz', '3.4'],
+  ] as const) {
+    await me.type('layer-mass-all', typed);
+    await me.page.keyboard.press('Enter');
+    await me.page.waitForFunction((figure) => (document.querySelector('[data-testid="layer-mass-all"]') as HTMLInputElement).value === figure, {}, shown);
+  }
   await me.press('close-layer-sheet');
   await expectOurs(me, 'a piece in inches');
   await me.press('compute');

@@ -285,7 +285,7 @@ test('a keyboard skips to the page, every pane is a landmark, and a page that co
     return { mains: document.querySelectorAll('[role="main"], main').length, outside: outside.map((node) => node.textContent?.slice(0, 40)) };
   });
   expect(landmarks).toEqual({ mains: 1, outside: [] });
-  await me.sees('page-announced', /^Tack fuse$/);
+  await me.sees('page-announced', /^Plaque no\. 14, tack fuse$/);
   await me.page.reload();
   await me.find('true-time');
   await me.page.keyboard.press('Tab');

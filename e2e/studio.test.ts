@@ -363,10 +363,9 @@ test('what firings have taught is taken over with one touch: plans are outdated,
 });
 
 test('what was to be seen and how it lay is told beside how far it got, and stands in the record and in its row', async () => {
-  const me = await Visitor.open(here.browser, PHONE);
   const { firings } = (await (await fetch(`${studio.address}/api/firings?text=Tideline`)).json()) as { firings: { id: string; look: string }[] };
   const slump = firings.find(({ look }) => look === 'slump');
-  await me.page.goto(`${studio.address}/notebook/${slump?.id}`);
+  await open(`/notebook/${slump?.id}`);
   await me.press('tell');
   await me.find('result-short');
   await me.press('result-right');
@@ -383,10 +382,12 @@ test('what was to be seen and how it lay is told beside how far it got, and stan
   await me.sees('firing-faced', /Left edge to the door\./);
   await me.find('as-it-came-out');
   await me.expectSound('a record with what was seen');
-  await me.page.goto(`${studio.address}/notebook?text=Tideline`);
-  const row = (await me.ofAll('[data-testid="firing-link"]', (rows) => rows.map((one) => one.innerText.replace(/\s+/g, ' ')))).find((one) =>
-    one.includes('off centre'),
+  await open('/notebook');
+  await me.type('notebook-search', 'Tideline');
+  const row = await me.page.waitForFunction(() =>
+    [...document.querySelectorAll<HTMLElement>('[data-testid="firing-link"]')]
+      .map((one) => one.innerText.replace(/\s+/g, ' '))
+      .find((one) => one.includes('off centre')),
   );
-  expect(row).toMatch(/^Tideline bowl .*stuck, off centre, uneven rim .* right$/);
-  await me.page.close();
+  expect(await row.jsonValue()).toMatch(/^Tideline bowl .*stuck, off centre, uneven rim .* right$/);
 });
