@@ -90,7 +90,7 @@ test.each([
   ['the Bench', '/bench', 'opens', /^Bench as it stands .*In the kiln .*Bird-bath basin, slump/],
   ['the pieces', '/pieces', 'piece-link', /^Pieces \d+ pieces .*Plaque no\. 14/],
   ['the Notebook', '/notebook', 'firing-link', /^Notebook \d+ firings .*Tideline bowl/],
-  ['a shelf', '/shelves?shelf=forms', 'find-record', /^Moulds and formers \d+ .*Basin mould, the deep one/],
+  ['a shelf', '/shelves?shelf=forms', 'find-record', /^Moulds and formers \d+ in all .*Basin mould, the deep one/],
 ] as const)('%s prints composed, on as many pages as it needs, whatever is beside it', async (_, path, shown, words) => {
   for (const size of [PHONE, WIDE]) {
     const me = await Visitor.open(here.browser, size, 'dark');
@@ -131,6 +131,17 @@ test('a label is printed in the size that was typed, so many to a sheet; its cod
   await me.type('label-copies', '40');
   await me.page.keyboard.press('Enter');
   await me.sees('label-count', /^40 labels on 2 sheets, 33 to a sheet/);
+  // Thirty of 2 5/8 · 1 in, as such sheets are cut.
+  await me.press('label-paper-Letter');
+  await me.type('label-width', '2 5/8 in');
+  await me.type('label-height', '1 in');
+  await me.sees('label-count', /, 30 to a sheet/);
+  await me.type('label-gap', '1/2 in');
+  await me.sees('label-count', /, 20 to a sheet/);
+  await me.press('label-paper-A4');
+  await me.type('label-gap', '');
+  await me.type('label-width', '2 in');
+  await me.type('label-height', '25');
   await me.expectSound('a label');
   expect((await printedPages(me))[1]).toMatch(/Bird-bath basin .*disc of 380 mm .*1\.70 kg/);
   expect(pagesOf(await me.page.pdf({ preferCSSPageSize: true }))).toBe(2);

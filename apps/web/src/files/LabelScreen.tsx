@@ -1,5 +1,5 @@
 /** A label for one thing: its size and paper, how many, and how it looks; then printed. */
-import { formatLength, suggestedWords, text } from '@torvin/core/units';
+import { type LengthUnit, formatLength, suggestedWords, text } from '@torvin/core/units';
 import { createElement, useState } from 'react';
 import { View } from 'react-native';
 import { inFormUnits, useUnits } from '@/data/FormUnits';
@@ -14,13 +14,16 @@ import { type Back, Screen } from '@/ui/Screen';
 import { Words } from '@/ui/Words';
 import { countWords } from '@/ui/countWords';
 import { Count } from '@/layup/HandSteppers';
-import { LABEL_RANGE_M, type LabelPaper, type LabelTold, PAPERS, labelSheets, labelSvg, onSheet } from './labels';
+import { LABEL_RANGE_M, LEAST_MARGIN_MM, type LabelPaper, type LabelTold, PAPERS, labelSheets, labelSvg, onSheet } from './labels';
 import { OnPaper } from '@/paper/OnPaper';
 
 /** What was printed on last, on this device. */
 interface Kept {
   width: string;
   height: string;
+  gap: string;
+  /** What a bare number of them is in. */
+  unit: LengthUnit;
   paper: LabelPaper;
 }
 
@@ -30,32 +33,41 @@ const PREVIEW_PX = 320;
 /** An address that no other device has a way to. */
 const isHereAlone = (url: string): boolean => /^https?:\/\/(localhost|127\.|\[::1\])/.test(url);
 
+const GAP_RANGE_M = { least: 0, most: 0.05 };
 const COPIES = { least: 1, most: 100 };
 const MM_PER_M = 1000;
 
 function LabelForm({ label, back }: { label: LabelTold; back: Back }) {
   const units = useUnits();
   const [kept] = useState(() => readStored<Kept>('localStorage', KEPT));
-  const [width, setWidth] = useState(kept?.width ?? suggestedWords(USUAL_M.width, units.length));
-  const [height, setHeight] = useState(kept?.height ?? suggestedWords(USUAL_M.height, units.length));
+  const sizes = kept?.unit === units.length ? kept : null;
+  const [width, setWidth] = useState(sizes?.width ?? suggestedWords(USUAL_M.width, units.length));
+  const [height, setHeight] = useState(sizes?.height ?? suggestedWords(USUAL_M.height, units.length));
   const [paper, setPaper] = useState<LabelPaper>(kept?.paper ?? 'A4');
+  const [gap, setGap] = useState(sizes?.gap ?? '');
   const [copies, setCopies] = useState(1);
   const [used, setUsed] = useState(0);
   const wide = readLength(width, 'The width', LABEL_RANGE_M, units.length);
   const high = readLength(height, 'The height', LABEL_RANGE_M, units.length);
+  const between = readLength(gap.trim() === '' ? '0' : gap, 'The gap', GAP_RANGE_M, units.length);
+  const gap_mm = between.ok ? between.value * MM_PER_M : 0;
   const size = wide.ok && high.ok ? { width_mm: wide.value * MM_PER_M, height_mm: high.value * MM_PER_M } : null;
-  const grid = size && paper !== 'own' ? onSheet(size, PAPERS[paper]) : null;
+  const grid = size && paper !== 'own' ? onSheet(size, PAPERS[paper], gap_mm) : null;
   const each = grid ? grid.columns * grid.rows : null;
-  const sheets = size
-    ? labelSheets(
-        Array.from({ length: copies }, () => label),
-        size,
-        paper,
-        used,
-      )
-    : [];
+  const sheets =
+    size && between.ok
+      ? labelSheets(
+          Array.from({ length: copies }, () => label),
+          size,
+          paper,
+          used,
+          gap_mm,
+        )
+      : [];
   const page = paper === 'own' ? (size ?? undefined) : PAPERS[paper];
-  const keep = (now: Partial<Kept>): void => void writeStored('localStorage', KEPT, { width, height, paper, ...now });
+  const keep = (on: LabelPaper): void => {
+    if (size) writeStored('localStorage', KEPT, { width, height, gap, unit: units.length, paper: on });
+  };
   return (
     <Screen title="Label" of={label.name} subtitle={label.name} back={back}>
       <View style={{ gap: space.medium }}>
@@ -64,7 +76,7 @@ function LabelForm({ label, back }: { label: LabelTold; back: Back }) {
             label="Wide"
             value={width}
             onChange={setWidth}
-            onBlur={() => keep({})}
+            onBlur={() => keep(paper)}
             error={wide.ok ? undefined : wide.problem.message}
             testID="label-width"
           />
@@ -72,10 +84,21 @@ function LabelForm({ label, back }: { label: LabelTold; back: Back }) {
             label="High"
             value={height}
             onChange={setHeight}
-            onBlur={() => keep({})}
+            onBlur={() => keep(paper)}
             error={high.ok ? undefined : high.problem.message}
             testID="label-height"
           />
+          {paper !== 'own' && (
+            <Field
+              label="Gap across"
+              value={gap}
+              onChange={setGap}
+              onBlur={() => keep(paper)}
+              hint="empty: none"
+              error={between.ok ? undefined : between.problem.message}
+              testID="label-gap"
+            />
+          )}
         </View>
         <Choice<LabelPaper>
           label="Printed on"
@@ -87,7 +110,7 @@ function LabelForm({ label, back }: { label: LabelTold; back: Back }) {
           ]}
           onChange={(next) => {
             setPaper(next);
-            keep({ paper: next });
+            keep(next);
           }}
           testID="label-paper"
         />
@@ -106,7 +129,7 @@ function LabelForm({ label, back }: { label: LabelTold; back: Back }) {
         </View>
         {each === 0 && (
           <Notice tone="warn" testID="label-too-large">
-            {`No such label fits on ${paper} with a margin of ${text(formatLength(0.01, units.length))} all round.`}
+            {`No such label fits on ${paper} with a margin of ${text(formatLength(LEAST_MARGIN_MM / MM_PER_M, units.length))} all round.`}
           </Notice>
         )}
         {size && (
@@ -123,7 +146,7 @@ function LabelForm({ label, back }: { label: LabelTold; back: Back }) {
                 : `${countWords(copies, 'label', 'labels')}. Print at 100 %.`}
             </Words>
             <Words size="note" tone="muted" testID="label-code">
-              {`Its code opens ${label.url}${isHereAlone(label.url) ? ', which this computer alone can: a phone can where Torvin was started with npm run studio, or with --lan' : ''}.`}
+              {`Its code opens ${label.url}.${isHereAlone(label.url) ? ' Only this computer can open that. For phones, start Torvin with --lan.' : ''}`}
             </Words>
           </>
         )}

@@ -42,11 +42,22 @@ test('the code is that of the address, module by module, with the white round it
 });
 
 test('so many labels to a sheet, from the place that is free, and the rest on the next', () => {
-  expect(onSheet(SIZES[0], PAPERS.A4)).toEqual({ columns: 3, rows: 9 });
-  expect(onSheet(SIZES[0], PAPERS.Letter)).toEqual({ columns: 3, rows: 8 });
+  expect(onSheet(SIZES[0], PAPERS.A4)).toMatchObject({ columns: 3, rows: 9 });
+  expect(onSheet(SIZES[0], PAPERS.Letter)).toMatchObject({ columns: 3, rows: 9 });
   const count = (svg: string): number => svg.split('<g ').length - 1;
   expect(labelSheets(Array(30).fill(label), SIZES[0], 'A4').map(count)).toEqual([27, 3]);
   expect(labelSheets(Array(30).fill(label), SIZES[0], 'A4', 25).map(count)).toEqual([2, 27, 1]);
   expect(labelSheets([label, label], SIZES[0], 'own')).toHaveLength(2);
-  expect(labelSheets([label], { width_mm: 195, height_mm: 20 }, 'A4')).toEqual([]);
+  expect(labelSheets([label], { width_mm: 203, height_mm: 20 }, 'A4')).toEqual([]);
+});
+
+test('they stand in the middle of the sheet, so that sheets which are cut already are met', () => {
+  // 2 5/8 · 1 in with 1/8 in between columns: thirty on a Letter sheet, 3/16 in from its side and half an inch from its top.
+  const met = onSheet({ width_mm: 66.675, height_mm: 25.4 }, PAPERS.Letter, 3.175);
+  expect(met).toMatchObject({ columns: 3, rows: 10 });
+  expect(met.left_mm).toBeCloseTo(4.7625, 3);
+  expect(met.top_mm).toBeCloseTo(12.7, 3);
+  const at = (svg: string): string[] => [...svg.matchAll(/<g transform="translate\(([\d.]+ [\d.]+)\)/g)].map(([, place]) => place);
+  const [sheet] = labelSheets(Array(4).fill(label), { width_mm: 66.675, height_mm: 25.4 }, 'Letter', 0, 3.175);
+  expect(at(sheet)).toEqual(['4.76 12.70', '74.61 12.70', '144.46 12.70', '4.76 38.10']);
 });

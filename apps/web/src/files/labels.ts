@@ -19,7 +19,8 @@ export type LabelPaper = keyof typeof PAPERS | 'own';
 
 /** A label is at least so large that its code can be read, and no larger than a sheet within its margins. */
 export const LABEL_RANGE_M = { least: 0.012, most: 0.19 } as const;
-const MARGIN_MM = 10;
+/** So far in no printer reaches. */
+export const LEAST_MARGIN_MM = 4;
 const PAD_MM = 1.5;
 /** Modules of white round a code, by its standard. */
 const QUIET = 4;
@@ -93,20 +94,33 @@ export function labelSvg(label: LabelTold, { width_mm, height_mm }: LabelSize): 
   return words + code(label.url, width_mm - PAD_MM - side, isWide ? PAD_MM + (inside.height - side) / 2 : height_mm - PAD_MM - side, side);
 }
 
-/** How many stand beside one another and over one another; none where a label is larger than the paper within its margins. */
-export function onSheet({ width_mm, height_mm }: LabelSize, paper: LabelSize): { columns: number; rows: number } {
-  const fits = (length: number, one: number): number => Math.floor((length - 2 * MARGIN_MM) / one + 1e-9);
-  return { columns: fits(paper.width_mm, width_mm), rows: fits(paper.height_mm, height_mm) };
+export interface LabelGrid {
+  columns: number;
+  rows: number;
+  /** Where the first of them begins, mm: all of them stand in the middle of the sheet, as on sheets that are cut already. */
+  left_mm: number;
+  top_mm: number;
+}
+
+/** How many stand beside one another and over one another; none where a label is larger than what a printer reaches. gap_mm: between columns. */
+export function onSheet({ width_mm, height_mm }: LabelSize, paper: LabelSize, gap_mm = 0): LabelGrid {
+  const fits = (length: number, one: number, gap: number): number => Math.max(0, Math.floor((length - 2 * LEAST_MARGIN_MM + gap) / (one + gap) + 1e-9));
+  const [columns, rows] = [fits(paper.width_mm, width_mm, gap_mm), fits(paper.height_mm, height_mm, 0)];
+  return {
+    ...{ columns, rows },
+    left_mm: (paper.width_mm - columns * width_mm - Math.max(columns - 1, 0) * gap_mm) / 2,
+    top_mm: (paper.height_mm - rows * height_mm) / 2,
+  };
 }
 
 const sheet = ({ width_mm, height_mm }: LabelSize, inside: string): string =>
   `<svg xmlns="http://www.w3.org/2000/svg" width="${width_mm}mm" height="${height_mm}mm" viewBox="0 0 ${width_mm} ${height_mm}" font-family="sans-serif" fill="black"><rect width="${width_mm}" height="${height_mm}" fill="white"/>${inside}</svg>`;
 
 /** used: places of the first sheet that are gone already. Each alone on a label printer's own paper, or row by row on sheets with lines to cut along. */
-export function labelSheets(labels: readonly LabelTold[], size: LabelSize, paper: LabelPaper, used = 0): string[] {
+export function labelSheets(labels: readonly LabelTold[], size: LabelSize, paper: LabelPaper, used = 0, gap_mm = 0): string[] {
   if (paper === 'own') return labels.map((label) => sheet(size, labelSvg(label, size)));
   const of = PAPERS[paper];
-  const { columns, rows } = onSheet(size, of);
+  const { columns, rows, left_mm, top_mm } = onSheet(size, of, gap_mm);
   const each = columns * rows;
   if (each < 1) return [];
   const first = Math.min(used, each - 1);
@@ -114,7 +128,7 @@ export function labelSheets(labels: readonly LabelTold[], size: LabelSize, paper
     const parts = labels.flatMap((label, i) => {
       const place = first + i - page * each;
       if (place < 0 || place >= each) return [];
-      const [x, y] = [MARGIN_MM + (place % columns) * size.width_mm, MARGIN_MM + Math.floor(place / columns) * size.height_mm];
+      const [x, y] = [left_mm + (place % columns) * (size.width_mm + gap_mm), top_mm + Math.floor(place / columns) * size.height_mm];
       return [
         `<g transform="translate(${x.toFixed(2)} ${y.toFixed(2)})"><rect width="${size.width_mm}" height="${size.height_mm}" fill="none" stroke="black" stroke-width="0.1" stroke-dasharray="1 1"/>${labelSvg(label, size)}</g>`,
       ];

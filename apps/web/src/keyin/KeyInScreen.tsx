@@ -244,10 +244,10 @@ interface KeyRowsProps extends Pick<StepPageParts, 'schedule'> {
   onToggle(index: number): void;
 }
 
-/** One row a segment, large enough to be read and ticked while standing at the kiln. */
 /** A figure with its unit has so much room; where the letters are large they stand in two rows. */
 const KEYED_PX = 64;
 
+/** One row a segment, large enough to be read and ticked while standing at the kiln. */
 function KeyRows({ rows, schedule, controller, keyed, onToggle }: KeyRowsProps) {
   const { colours } = useTheme();
   return (

@@ -2,7 +2,6 @@
 import { LOOKS, RECIPES } from '@torvin/core/look';
 import { formatDuration, formatTemperature, text } from '@torvin/core/units';
 import type { FiringRow as Row } from '@torvin/schema';
-import { format } from 'date-fns/format';
 import { memo, useDeferredValue } from 'react';
 import { View } from 'react-native';
 import { useFirings } from '@/data/firings';
@@ -17,11 +16,10 @@ import { Waiting } from '@/ui/Loading';
 import { Notice } from '@/ui/Notice';
 import { ListScreen } from '@/ui/Screen';
 import { Words } from '@/ui/Words';
-import { inZone, zoneWords } from '@/ui/clock';
+import { firedWords } from '@/ui/clock';
 import { useUnits } from '@/data/FormUnits';
 import { OnPaper } from '@/paper/OnPaper';
 import { paperPages } from '@/paper/paperPages';
-
 import { Thumbnail } from '@/photos/Thumbnail';
 import { RESULT_WORDS, ResultSign, resultWords, seenWords } from '@/ui/results';
 import { notebookPaper } from './notebookPaper';
@@ -128,7 +126,7 @@ const FiringRow = memo(function FiringRow({ firing, search, current, unit }: Fir
           {firing.pieceName}
         </Words>
         <Words size="label" tone="muted" numberOfLines={1}>
-          {`${format(inZone(firing.firedAt, firing.zone), 'd MMM yyyy, HH:mm')}${zoneWords(firing.firedAt, firing.zone)} · ${firing.kilnName}${firing.place ? `, ${firing.place}` : ''}`}
+          {`${firedWords(firing)} · ${firing.kilnName}${firing.place ? `, ${firing.place}` : ''}`}
         </Words>
         <Words size="label" tone="muted" numberOfLines={1}>
           {`${RECIPES[firing.look].name}, ${text(formatTemperature(firing.ran_C, unit))} for ${text(formatDuration(firing.ran_s))}`}

@@ -2,10 +2,9 @@
 import { RECIPES } from '@torvin/core/look';
 import { type Units, formatDuration, formatTemperature, text } from '@torvin/core/units';
 import type { FiringRow } from '@torvin/schema';
-import { format } from 'date-fns/format';
 import { ofAll } from '@/paper/ofAll';
 import { type Paper, row } from '@/paper/paperPages';
-import { inZone } from '@/ui/clock';
+import { firedWords } from '@/ui/clock';
 import { resultWords, seenWords } from '@/ui/results';
 
 export function notebookPaper(rows: readonly FiringRow[], total: number, units: Units): Paper {
@@ -16,7 +15,7 @@ export function notebookPaper(rows: readonly FiringRow[], total: number, units: 
       row(
         firing.pieceName,
         [
-          `${format(inZone(firing.firedAt, firing.zone), 'd MMM yyyy, HH:mm')} · ${firing.kilnName}${firing.place ? `, ${firing.place}` : ''}`,
+          `${firedWords(firing)} · ${firing.kilnName}${firing.place ? `, ${firing.place}` : ''}`,
           `${RECIPES[firing.look].name}, ${text(formatTemperature(firing.ran_C, units.temperature))} for ${text(formatDuration(firing.ran_s))}`,
           [seenWords(firing), firing.note].filter(Boolean).join(' · '),
         ],

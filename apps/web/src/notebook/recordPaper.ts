@@ -4,10 +4,9 @@ import { setupWords } from '@torvin/core/piece';
 import { ROLE_NAMES, consequences, segmentDifferences } from '@torvin/core/schedule';
 import { type Units, formatDuration, formatRate, formatTemperature, text } from '@torvin/core/units';
 import { type FiringDetail, facedWords } from '@torvin/schema';
-import { format } from 'date-fns/format';
 import { type Paper, part, row, said } from '@/paper/paperPages';
 import { capital } from '@/ui/capital';
-import { inZone } from '@/ui/clock';
+import { firedWords } from '@/ui/clock';
 import { byWords, resultWords, seenWords } from '@/ui/results';
 import { asRun } from './differences';
 
@@ -20,7 +19,7 @@ export function recordPaper(detail: FiringDetail, units: Units): Paper {
   const flaws = seenWords(firing);
   return {
     title: firing.pieceName,
-    about: `${RECIPES[firing.look].name} in ${snapshot.kilnName}, ${format(inZone(firing.firedAt, firing.zone), 'd MMM yyyy, HH:mm')}`,
+    about: `${RECIPES[firing.look].name} in ${snapshot.kilnName}, ${firedWords(firing)}`,
     blocks: [
       row(capital(`${resultWords(firing.result)}${byWords(firing.lesson)}`), [
         flaws === '' ? '' : `${capital(flaws)}${firing.seenWhere ? `: ${firing.seenWhere}` : ''}.`,

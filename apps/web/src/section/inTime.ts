@@ -43,7 +43,6 @@ function putOf(at: GlassShape, body: TimedBody): Put {
   return (x, z) => [x, foot(x) + z];
 }
 
-/** Height of the glass's underside over the shelf at a place, m. */
 /** How far out, as a share, a casting is as deep as its thickest section, and from where on as its thinnest. */
 const DEEP_WITHIN = 0.45;
 const THIN_BEYOND = 0.6;
@@ -63,6 +62,7 @@ function inCavity(cavity: Cavity, span_m: number, { shape }: GlassShape): Put {
   };
 }
 
+/** Height of the glass's underside over the shelf at a place, m. */
 function footOf({ down, shape }: GlassShape, { shaping }: TimedBody): (x_m: number) => number {
   if (!down || !shaping) return () => 0;
   const half = shape.width_m / 2;

@@ -13,6 +13,10 @@ export const inZone = (at: number, zone: string): Date => new TZDate(at, zone);
 export const zoneWords = (at: number, zone: string): string =>
   inZone(at, zone).getTimezoneOffset() === new Date(at).getTimezoneOffset() ? '' : ` (${zone.split('/').at(-1)?.replaceAll('_', ' ')} time)`;
 
+/** '3 Feb 2026, 07:10', by the clock where it was fired; whose that is where it is not the one here. */
+export const firedWords = ({ firedAt, zone }: { firedAt: number; zone: string }): string =>
+  `${format(inZone(firedAt, zone), 'd MMM yyyy, HH:mm')}${zoneWords(firedAt, zone)}`;
+
 /** ' by a clock 30 h before the server’s': what is to be said of a time that another clock told; '' where the two agreed. */
 export const aheadWords = (ahead_s: number): string =>
   ahead_s === 0 ? '' : ` by a clock ${text(formatDuration(Math.abs(ahead_s)))} ${ahead_s > 0 ? 'before' : 'behind'} the server’s`;

@@ -1,7 +1,7 @@
 /** Keeps a figure and its unit on one line: what stands between them is no place to break. */
 import { Children, type ReactNode } from 'react';
 
-const BEFORE_UNIT = /([\d½¼¾⅛⅜⅝⅞]) (?=(?:mm|cm|m|in|ft|g|kg|oz|lb|ml|l|fl|min|h|d|s|°|%|MPa|psi)(?![a-z])|\d+\/\d+)/g;
+const BEFORE_UNIT = /([\d½¼¾⅛⅜⅝⅞]) (?=(?:mm|cm|m|in|ft|g|kg|oz|lb|ml|l|fl|min|h|d|s|K|W|kW|kWh|°|%|Pa|MPa|psi)(?![a-z])|\d+\/\d+)/g;
 const HELD = '\u00a0';
 const BETWEEN_PARTS = /(\d\u00a0(?:lb|h|d)) (?=\d)/g;
 

@@ -4,7 +4,7 @@ import { materialOf } from '../form/materials';
 import { wayDown } from '../form/overPoints';
 import { formMass, hollowOf, insideOf, type FormShape, wayOfSide } from '../form/shape';
 import type { Units } from '../units/convert';
-import { type Figure, formatLength, formatMass, formatTemperature, formatVolume, text } from '../units/format';
+import { type Figure, formatLength, formatMass, formatStock, formatTemperature, formatVolume, text } from '../units/format';
 import { type BlankAsked, blank } from './blank';
 
 /** A skirt ends so far over the shelf, where nobody says how far down it is to come, m. */
@@ -54,7 +54,7 @@ export function formFigures(form: FormShape, glass: GlassConstants, thickness_m:
     figures.push({
       label: form.use !== 'hollow' ? 'largest blank' : isLess ? 'largest blank that slides in' : 'blank that ends at its rim',
       value: { figure: cut.value.sizes_m.map((size) => formatLength(size, units.length).figure).join(' × '), unit: formatLength(first, units.length).unit },
-      note: `of ${text(formatLength(thickness_m, units.length))}`,
+      note: `of ${text(formatStock(thickness_m, units.length))}`,
     });
   }
   figures.push({ label: 'weighs about', value: formatMass(formMass(form), units.mass), note: form.use === 'cavity' ? 'as a block' : 'by its wall' });

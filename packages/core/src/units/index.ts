@@ -54,7 +54,7 @@ export {
   plainMeasure,
   WATER,
 } from './measure';
-export { suggested, suggestedWords } from './suggested';
+export { suggested, suggestedTop, suggestedWords } from './suggested';
 export {
   type Figure,
   formatArea,

@@ -59,7 +59,8 @@ export interface Measure {
 const MILLIMETRE_M = 1e-3;
 const MINUTE_S = 60;
 const THOUSAND = 1000;
-const SIX = 6;
+/** Digits within which a product of figures is exact again. */
+const EXACT_DIGITS = 6;
 const metresPer = ({ length }: Units): number => (length === 'in' ? METRES_PER_INCH : MILLIMETRE_M);
 
 /** m. */
@@ -183,7 +184,7 @@ export const plainMeasure = (unit = '', factor = 1): Measure => ({
   unit: () => unit,
   shown: (kept) => kept * factor,
   kept: (shown) => shown / factor,
-  written: (kept) => ({ figure: String(Number((kept * factor).toPrecision(SIX))), unit }),
+  written: (kept) => ({ figure: String(Number((kept * factor).toPrecision(EXACT_DIGITS))), unit }),
 });
 export const NUMBER = plainMeasure();
 export const COUNT: Measure = { ...NUMBER, whole: true };

@@ -1,7 +1,7 @@
-import { METRES_PER_INCH } from './convert';
+import { METRES_PER_INCH, temperatureIn } from './convert';
 import { formatStock, text } from './format';
 import { parseLength, parseStock, parseVolume, parseWater } from './parse';
-import { suggested, suggestedWords } from './suggested';
+import { suggested, suggestedTop, suggestedWords } from './suggested';
 
 const valueOf = <T>(read: { ok: true; value: T } | { ok: false }): T => {
   if (!read.ok) throw new Error('was not read');
@@ -66,4 +66,14 @@ test.each([
 test('a cup is eight fluid ounces, and both are volumes by themselves', () => {
   expect(valueOf(parseVolume('1 cup'))).toBeCloseTo(valueOf(parseVolume('8 fl oz')), 12);
   expect(valueOf(parseVolume('2 cups'))).toBeCloseTo(473.18e-6, 8);
+});
+
+test.each([
+  [950, 1740],
+  [850, 1560],
+  [900, 1650],
+  [1300, 2370],
+])('%s °C at most is %s °F at most: round, and no hotter', (celsius, fahrenheit) => {
+  expect(suggestedTop(celsius, 'C')).toBe(celsius);
+  expect(temperatureIn(suggestedTop(celsius, 'F'), 'F')).toBeCloseTo(fahrenheit, 6);
 });

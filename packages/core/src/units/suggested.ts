@@ -1,5 +1,5 @@
-/** Sizes that a form suggests before anything is told: kept in metres, round in the studio's own unit. */
-import { METRES_PER_INCH, type LengthUnit } from './convert';
+/** Figures that a form suggests before anything is told: kept in metres and °C, round in the studio's own unit. */
+import { METRES_PER_INCH, type LengthUnit, type TemperatureUnit, celsiusFrom, temperatureIn } from './convert';
 import { formatLength, text } from './format';
 
 /** From so many inches on in steps of so many: as rules are divided, coarser for larger things. */
@@ -30,4 +30,11 @@ export function suggestedWords(metres: number, unit: LengthUnit): string {
   const [whole, rest] = [Math.floor(parts / 32), parts % 32];
   const shared = gcd(rest, 32);
   return `${[...(whole > 0 ? [whole] : []), ...(rest > 0 ? [`${rest / shared}/${32 / shared}`] : [])].join(' ')} in`;
+}
+
+const ROUND_F = 10;
+
+/** The most that something can be heated to, °C: in °F the next round figure below. Usual ones are round in °C already. */
+export function suggestedTop(celsius: number, unit: TemperatureUnit): number {
+  return unit === 'C' ? celsius : celsiusFrom(ROUND_F * Math.floor(temperatureIn(celsius, unit) / ROUND_F + 1e-9), unit);
 }

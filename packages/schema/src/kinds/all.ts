@@ -5,7 +5,7 @@ import { TYPICAL_FAMILIES } from '@torvin/core/glass';
 import { TYPICAL_KILN } from '@torvin/core/kiln';
 import { LAYER_KINDS, BOUGHT_FORMS, MADE_FORMS, MADE_NAMES } from '@torvin/core/piece';
 import { COATED_BY, type CoatedBy, RELEASE_KINDS, type ReleaseKind } from '@torvin/core/release';
-import { LENGTH, type LengthUnit, type Units, formatLength, formatMass, formatTemperature, COAT, suggested, text } from '@torvin/core/units';
+import { LENGTH, METRIC, type Units, formatLength, formatMass, formatTemperature, COAT, suggested, suggestedTop, text } from '@torvin/core/units';
 import type { z } from 'zod';
 import {
   CoatedSchema,
@@ -371,12 +371,14 @@ export function inOrder(kind: KindName, list: readonly AnyRecord[]): AnyRecord[]
 export const titleOf = (kind: KindName, record: AnyRecord, about: About): string =>
   'name' in record ? record.name : (kindOf(kind).title?.(record, about) ?? record.id);
 
-/** A new record: what is usual of its kind, sizes round in the studio's unit, and nothing written yet. only: see Kind.begins. */
-export function beginRecord<K extends KindName>(kind: K, id: string, only: (kind: string) => string, now: number, unit: LengthUnit = 'mm'): RecordOf<K> {
+/** A new record: what is usual of its kind, sizes and the most heat round in the studio's units, and nothing written yet. only: see Kind.begins. */
+export function beginRecord<K extends KindName>(kind: K, id: string, only: (kind: string) => string, now: number, units: Units = METRIC): RecordOf<K> {
   const { fields } = kindOf(kind);
   const usual = Object.entries(KINDS[kind].begins?.(only, now) ?? {}).map(([key, value]) => {
+    if (typeof value !== 'number') return [key, value];
+    if (key === 'top_C') return [key, suggestedTop(value, units.temperature)];
     const isLength = fields.some((field) => field.key === key && field.as === 'figure' && field.of === LENGTH);
-    return [key, isLength && typeof value === 'number' ? suggested(value, unit) : value];
+    return [key, isLength ? suggested(value, units.length) : value];
   });
   const unwritten = fields.filter((field) => field.as === 'words' && !field.folded).map(({ key }) => [key, '']);
   return { ...Object.fromEntries(unwritten), ...Object.fromEntries(usual), id, version: 0 } as RecordOf<K>;

@@ -1,5 +1,5 @@
 import { TYPICAL_FAMILIES } from '@torvin/core/glass';
-import { METRIC } from '@torvin/core/units';
+import { METRIC, temperatureIn } from '@torvin/core/units';
 import { type AnyRecord, KINDS, KIND_LIST, type KindName, beginRecord, kindOf, titleOf } from './all';
 import { type Entry, entryOfRecord, labelOf, readEntry } from './fields';
 import type { Stored } from './stored';
@@ -124,6 +124,11 @@ describe('every kind', () => {
     const words = { units: METRIC, nameOf: (kind: string, id: string) => `${kind} ${id}`, day: String };
     expect(about(made, words)).not.toBe('');
     expect(titleOf(name, made, words)).not.toBe(made.id);
+  });
+
+  test.each(['kilns', 'releases', 'materials'] as const)('%s: the most heat of a new one is round in °F', (name) => {
+    const { top_C } = beginRecord(name, '0198c5a2-0000-7000-8000-000000000001', () => 'other', 1e12, INCHES) as { top_C: number };
+    expect((temperatureIn(top_C, 'F') / 10) % 1).toBeCloseTo(0, 6);
   });
 
   test('is read after what it names', () => {

@@ -23,7 +23,7 @@ export const materials = kind({
       options: asOptions(FORM_MATERIAL_NAMES, (one) => FORM_MATERIALS[one].name),
     },
     plain('expansion_perK', 'Expansion, 10⁻⁶ per K', '', 1e6, { hint: 'mean from a room to where glass sets' }),
-    temperature('top_C', 'Hottest it bears'),
+    temperature('top_C', 'Hottest it can go'),
     rate('pace_K_per_s', 'To be dried and warmed no faster than', { optional: true, hint: 'left empty, by what it is most like and its wall' }),
     temperature('paceTo_C', 'Up to', { optional: true, hint: 'up to there that rate counts' }),
     plain('conductivity_W_mK', 'Conductivity', 'W/(m·K)', 1, LIKE),
