@@ -90,7 +90,7 @@ test.each([
   ['the Bench', '/bench', 'opens', /^Bench as it stands .*In the kiln .*Bird-bath basin, slump/],
   ['the pieces', '/pieces', 'piece-link', /^Pieces \d+ pieces .*Plaque no\. 14/],
   ['the Notebook', '/notebook', 'firing-link', /^Notebook \d+ firings .*Tideline bowl/],
-  ['a shelf', '/shelves?shelf=forms', 'find-record', /^Moulds and formers \d+ in all .*Basin mould, the deep one/],
+  ['a shelf', '/shelves?shelf=forms', 'find-record', /^Moulds and formers \d+ on this shelf .*Basin mould, the deep one/],
 ] as const)('%s prints composed, on as many pages as it needs, whatever is beside it', async (_, path, shown, words) => {
   for (const size of [PHONE, WIDE]) {
     const me = await Visitor.open(here.browser, size, 'dark');
