@@ -127,11 +127,12 @@ export function createApp({
   computeRoutes({ ...works, pool: pools.others }, calculators);
 
   // It takes longer than all the rest, and few ask for it.
-  let openApi: object | undefined;
+  let made: object | undefined;
+  const openApi = (): object => (made ??= openApiDocument(version, calculators));
   app.get('/api/openapi.json', (_request, response) => {
-    response.json((openApi ??= openApiDocument(version, calculators)));
+    response.json(openApi());
   });
-  serveReference(app, referenceScript);
+  serveReference(app, referenceScript, openApi);
   app.use('/api', notThere(app));
   if (webDir) serveWeb(app, webDir);
   app.use(answerErrors(log, lines, () => room?.ranOut()));

@@ -5,6 +5,13 @@ import type { Express } from 'express';
 /** The package's one file, with its own fonts off: what ships is all that is read. */
 const SCRIPT = '/api/reference.js';
 
+/**
+ * The same document under an older version of its format: the page's package follows the references of 3.1 with a reader that takes 25 s
+ * for what its reader of 3.0 does in 2 s, and shows the same.
+ */
+const DOCUMENT = '/api/reference.json';
+const FORMAT = '3.0.3';
+
 const PAGE = `<!doctype html>
 <html lang="en">
   <head>
@@ -26,7 +33,7 @@ const PAGE = `<!doctype html>
       <a href="/api/openapi.json">openapi.json</a>.
     </p>
     <rapi-doc
-      spec-url="/api/openapi.json"
+      spec-url="${DOCUMENT}"
       load-fonts="false"
       regular-font="sans-serif"
       mono-font="monospace"
@@ -47,10 +54,13 @@ const PAGE = `<!doctype html>
 `;
 
 /** script: where the package's file lies; without it the document alone is served. */
-export function serveReference(app: Express, script: string | undefined): void {
+export function serveReference(app: Express, script: string | undefined, openApi: () => object): void {
   if (script === undefined || !existsSync(script)) return;
   app.get('/api', (_request, response) => {
     response.set('Cache-Control', 'no-cache').type('html').send(PAGE);
+  });
+  app.get(DOCUMENT, (_request, response) => {
+    response.set('Cache-Control', 'no-cache').json({ ...openApi(), openapi: FORMAT });
   });
   app.get(SCRIPT, (_request, response) => {
     response.sendFile(script, { maxAge: '1h' });
