@@ -73,7 +73,7 @@ test('it opens a run sheet that it never opened before, a change and a picture a
     await me.openPiece('Bird-bath basin');
     await me.press('open-run');
     await me.find('run-row-2');
-    await me.sees('live-figures', /core to skin/);
+    await me.sees('live-figures', /core–surface/);
     expect(await me.inspect()).toEqual(soundly);
     await me.press('connection');
     await me.sees('shown-as-of', /^What stands on this page is as of/);

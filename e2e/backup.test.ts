@@ -52,7 +52,7 @@ test('a studio is backed up, a piece is deleted, and the backup brings it back; 
   await me.sees('ask-restore', /Put back damaged\.zip\?/);
   me.expectedStatuses.add(422);
   await me.press('restore');
-  await me.sees('restore-problem', /Nothing was changed/);
+  await me.sees('restore-problem', /Your data is unchanged/);
   await input.uploadFile(file);
   await me.press('restore');
   await me.sees('restored', /Here is now what was saved on .*: 9 pieces, 13 firings, 12 pictures\. What was here before lies in .*before-restore-/);

@@ -52,7 +52,7 @@ const strokes = (me: Visitor): Promise<number> => me.page.evaluate(() => (window
 
 const notices = (me: Visitor, count: number): Promise<unknown> =>
   me.page.waitForFunction(
-    async (wanted) => (await (await navigator.serviceWorker.ready).getNotifications()).filter(({ title }) => title === 'Look in now').length === wanted,
+    async (wanted) => (await (await navigator.serviceWorker.ready).getNotifications()).filter(({ title }) => title === 'Check now').length === wanted,
     { polling: 50 },
     count,
   );
@@ -90,18 +90,18 @@ test('calls on any page: over it, by sound, by shaking, in its title; until it i
   await me.find('new-piece');
   expect(await me.has('call')).toBe(false);
   await startedLongAgo();
-  await me.sees('call', /Look in now .*Plaque no\. 14, tack fuse\. It holds at its hottest until/);
+  await me.sees('call', /Check now .*Plaque no\. 14, tack fuse\. It holds at its hottest until/);
   await me.page.waitForFunction(
     () => {
       const { strokes, shakes } = window as unknown as { strokes: number; shakes: number };
-      return strokes >= 4 && shakes >= 2 && document.title.startsWith('Look in now · ');
+      return strokes >= 4 && shakes >= 2 && document.title.startsWith('Check now · ');
     },
     { polling: 50 },
   );
   expect(await me.inspect()).toMatchObject({ overflow: [], smallTargets: [], accessibility: [] });
   await me.press('call-again');
   await me.gone('call');
-  expect(await me.page.title()).not.toMatch(/Look in now/);
+  expect(await me.page.title()).not.toMatch(/Check now/);
   await me.page.evaluate(() => localStorage.setItem('torvin-calls-answered', '{}'));
   await me.page.reload();
   await me.find('call');
@@ -117,7 +117,7 @@ test('calls on any page: over it, by sound, by shaking, in its title; until it i
   await me.leave();
 });
 
-test('the page of a firing that runs keeps the screen on until its look-in is over, unless this device is not to', async () => {
+test('the page of a firing that runs keeps the screen on until its check is over, unless this device is not to', async () => {
   const me = await Visitor.open(here.browser, PHONE);
   await me.page.evaluateOnNewDocument(() => {
     const counted = window as unknown as { held: number };

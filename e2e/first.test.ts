@@ -21,7 +21,7 @@ describe.each([
     await open(me, '/');
     expect(await me.sees('bench-waiting', /Start with a piece/)).toMatch(/New piece/);
     await me.sees('bench-kiln', /Nothing\. A firing is put here from its key-in sheet/);
-    await me.sees('bench-learned', /Nothing yet: tell how a firing came out/);
+    await me.sees('bench-learned', /Nothing yet\. Record a result/);
     await me.expectSound('an empty bench');
     await me.press('first-piece');
     await me.heading(/New piece/);

@@ -247,7 +247,7 @@ test('a piece that is stuck on its former is told so, and warmed upside down unt
   expect(await me.has('released')).toBe(false);
   await me.press('result-right');
   await me.press('released-stuck');
-  await me.sees('rescue', /Never by cold: the glass has drawn in 0\.\d mm more than the former.*face shield/s);
+  await me.sees('rescue', /Never use cold\. The glass has shrunk 0\.\d mm more than the former.*face shield/s);
   await me.expectSound('a firing told whose piece is stuck');
   me.expectedStatuses.add(422);
   await me.press('save-firing');
@@ -266,7 +266,7 @@ test('a piece that is stuck on its former is told so, and warmed upside down unt
   const { result } = await (await fetch(`${studio.address}/api/schedules/${freed.scheduleId}`)).json();
   expect(result.simulation.total_s).toBeGreaterThan(3600);
   await me.page.goto(`${studio.address}/shelves/forms/${id}`);
-  await me.sees('form-released', /^The one that was told of stuck\.$/);
+  await me.sees('form-released', /^The one recorded stuck\.$/);
   await me.sees('form-pieces', /Clear trial, Tile drum.*stuck/s);
   expect(me.troubles).toEqual([]);
 });

@@ -34,7 +34,7 @@ test('a schedule on paper in °F is pasted in a studio that works in °C, doubte
   await me.expectSound('a schedule from paper that breaks');
   await me.type('paper-0-rate', 'slowly');
   await me.press('paper-judge');
-  await me.sees('paper-fault', /^Cannot read 'slowly' as a rate/);
+  await me.sees('paper-fault', /^'slowly' is not a rate/);
   await me.type('paper-0-rate', '270');
   await me.press('paper-judge');
   await me.sees('paper-keeps', /^For this piece it keeps every limit\.$/);
@@ -58,7 +58,7 @@ test('one that came out right is run again: what differs is said and what that d
   await me.sees('proven-differs', /It was laid 6 mm deep; now it is 18 mm deep\./);
   await me.press('paper-judge');
   await me.sees('paper-breaks', /^For this piece it breaks \d+ limits\./);
-  await me.sees('proven-figures', /as it was there here .*core to skin/);
+  await me.sees('proven-figures', /as it was there here .*core–surface/);
   await me.expectSound('one run again on a thicker piece');
   await me.press('paper-leave');
 
@@ -109,14 +109,14 @@ test('three more of a piece are made at once, with its firing and its schedule, 
   await me.expectSound('another like it');
   await me.press('another-make');
   await me.heading(/^Lamp panel 9$/);
-  await me.find('step-1');
+  await me.of('[data-testid="journey"]', (row) => row.querySelectorAll('[data-fires]')[1] !== undefined);
   await me.press('open-run');
   await me.sees('schedule-state', /^as computed$/);
   await me.leave();
   me = await Visitor.open(here.browser, PHONE);
   for (const name of ['Lamp panel 9', 'Lamp panel 10', 'Lamp panel 11']) {
     await openPiece(name);
-    await me.reads('as computed');
+    await me.sees('next-firing', /, \d+ h/);
   }
 });
 
@@ -183,7 +183,7 @@ test('a piece is started from a pattern, which waits for nothing itself', async 
   await me.press('pattern');
 });
 
-test('a piece is tagged, finished and put away, found by its tag and by its name, and taken out again', async () => {
+test('a piece is tagged, finished and archived, found by its tag and by its name, and restored', async () => {
   const names = (): Promise<string[]> => me.ofAll('[data-testid="piece-link"]', (nodes) => nodes.map((node) => node.innerText.split('\n')[0]));
   const lists = async (wanted: (names: string[]) => boolean): Promise<void> => {
     for (let tries = 0; tries < 80 && !wanted(await names()); tries += 1) await new Promise((resolve) => setTimeout(resolve, 100));

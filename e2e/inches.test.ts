@@ -314,7 +314,7 @@ test('glasses called alike stand with their family; found glass has one of its o
   expect(made.status).toBe(200);
   await open(`/pieces/${id}`);
   await me.sees('layer-row-1', /Clear \(Window float\)/);
-  await me.sees('fit-summary', /Does not fit/);
+  await me.sees('fold-fits', /Does not fit/);
   await me.reads('Green tumbler: not known to fit. Found glass joins no other before a strip test of the two holds.');
   await expectOurs(me, 'a piece with found glass');
   await open('/shelves/makings/new');

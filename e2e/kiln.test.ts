@@ -32,7 +32,7 @@ test('a schedule of another lay-up says so on every page, and is keyed in, print
   await layDeeper();
   const run = await openRun('Test tiles, clear');
   await me.sees('outdated', /It was laid 6 mm deep/);
-  await me.reads('What follows is said of what it was made from');
+  await me.reads('The lines below are about the lay-up it was calculated for');
   await me.expectSound('an outdated run sheet');
   await me.page.goto(run.replace('/run?', '/print?'));
   await me.sees('outdated', /It was laid 6 mm deep/);
@@ -59,7 +59,7 @@ test('fired as it is, what differed stays with the firing', async () => {
   await me.page.goto(`${studio.address}/bench`);
   await me.press('opened');
   await me.press('opened-then');
-  await me.sees('has-been-opened', /^Opened \d\d:\d\d; not told of yet\.$/);
+  await me.sees('has-been-opened', /^Opened \d\d:\d\d; no result recorded yet\.$/);
   await me.goToPiece('Plaque no. 14', studio.address);
   await me.press('layer-row-0');
   await me.press('layer-depth-more');
@@ -161,7 +161,7 @@ test('a load tells wherever it stands which of its pieces is not as it was plann
 
 test('a shape that cannot be is refused at its field, and nothing typed is lost', async () => {
   await me.goToPiece('Lamp panel, left', studio.address);
-  await me.press('step-1');
+  await me.lookAtFiring(1);
   await me.press('change-step');
   await me.press('form-none');
   await me.type('shape-overhang', '300 mm');
@@ -183,7 +183,8 @@ test('a shape that cannot be is refused at its field, and nothing typed is lost'
 
 test('a firing that would undo the one before it says so and asks', async () => {
   await me.goToPiece('Tray, smallest of three', studio.address);
-  await me.press('add-step');
+  await me.press('journey-add');
+  await me.press('add-fire');
   await me.chooseLook('firePolish');
   await me.press('setup-bareShelf');
   await me.press('compute');

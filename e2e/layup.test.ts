@@ -59,17 +59,17 @@ test('a fit that fails is marked at its contact, reckoned, and mended', async ()
   await newPiece('Doubtful pair', 'clear-90');
   await add('sheet', 'pane-boro');
   await me.press('close-layer-sheet');
-  await me.sees('fit-summary', /Does not fit/);
+  await me.sees('fold-fits', /Does not fit/);
   expect(await me.sees('fit', /MPa/)).toMatch(/Clear borosilicate on Clear: does not fit\. About [\d.]+ MPa would stay where 7\.0 MPa is dangerous/);
   await me.press('why-fit-0');
   expect(await me.text('why-fit-0-lines')).toMatch(/Expansion: Clear borosilicate 3\.\d+·10⁻⁶\/K, Clear 9\.\d+·10⁻⁶\/K.*Full model.*bow/);
-  await me.reads('Mend the fit before you fire');
+  await me.reads('Change a glass before you fire');
   await me.expectSound('a fit that fails');
   await me.press('layer-row-1');
   await me.press('glass-slate-90');
   await me.press('close-layer-sheet');
-  await me.sees('fit-summary', /^Fits\./);
-  await me.readsNoMore('Mend the fit before you fire');
+  await me.sees('fold-fits', /^Fits/);
+  await me.readsNoMore('Change a glass before you fire');
 });
 
 test('copper on sulphur is told before it shows, and is no hindrance', async () => {
@@ -77,7 +77,7 @@ test('copper on sulphur is told before it shows, and is no hindrance', async () 
   await add('sheet', 'straw-90');
   await me.press('close-layer-sheet');
   expect(await me.sees('fit', /react/)).toMatch(/Straw on Harbour blue react: copper and sulphur make a dark line/);
-  await me.sees('fit-summary', /^Fits\./);
+  await me.sees('fold-fits', /^Fits/);
 });
 
 test('a coated sheet lies bare until it is turned over', async () => {
@@ -225,7 +225,8 @@ test('a deleted piece is brought back with a touch', async () => {
 
 test('the next firing of what was fused starts as a slump, and says what is missing of its mould', async () => {
   await me.goToPiece('Plaque no. 14', studio.address);
-  await me.press('add-step');
+  await me.press('journey-add');
+  await me.press('add-fire');
   await me.type('shape-span', '');
   await me.press('compute');
   await me.reads('The mould: enter a figure, from 10 mm to 2000 mm.');

@@ -94,7 +94,7 @@ test('strips on edge become a slab, sawn to bars, laid in a ring with gaps, run 
   // From the shelf to the piece it came from and to who takes of it; what came from a piece is not offered to it.
   await me.press(`record-${bars.id}`);
   await me.sees('made-left', /194 g made, 2\d g left/);
-  await me.sees('made-heat', /Heat so far/);
+  await me.sees('made-heat', /Heat work so far/);
   await me.expectSound('made glass on the shelf');
   await me.press('made-from');
   await me.sees(`kept-made-${bars.id}`, /Tide bars.*made glass from this/);

@@ -55,7 +55,7 @@ test('heat work, tension and the rest have a sentence at a touch, and why? begin
   await me.gone('term');
   await me.press('run-row-1');
   await me.press('why-squeeze');
-  expect(await me.text('why-squeeze-lines')).toMatch(/^Sheets must lie down on one another while their rim is still open[^0-9=]*Simulated \d/);
+  expect(await me.text('why-squeeze-lines')).toMatch(/^Sheets must settle on one another while their rim is still open[^0-9=]*Simulated \d/);
   await me.press('close-segment-sheet');
   await me.press('fold-compared');
   await me.press('compared-with-computed-terms');
@@ -162,9 +162,10 @@ test('two glasses side by side in one layer lie at one height and make no depth 
     await me.page.keyboard.press('Enter');
     await me.press('close-layer-sheet');
   }
+  await me.find('layer-row-0');
   await me.reads('Clear beside Dune rose');
   // 3 mm of sheet and one row of 5 mm rods, π/4 of their diameter, from rim to rim.
-  await me.sees('figure-depth', /^depth 6\.9 mm/);
+  await me.sees('figure-depth', /^thickness 6\.9 mm/);
   await me.expectSound('two glasses in one layer');
   await me.page.close();
 });

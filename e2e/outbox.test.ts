@@ -120,7 +120,8 @@ describe('while the server is away', () => {
   test('a firing that is planned is seen with its schedule, and outlives the tab', async () => {
     const me = await openPiece('Plaque no. 14');
     const before = await saved('Plaque no. 14');
-    await me.press('add-step');
+    await me.press('journey-add');
+    await me.press('add-fire');
     await me.find('step-planner');
     await studio.away(async () => {
       await me.chooseLook('tack');
@@ -133,7 +134,7 @@ describe('while the server is away', () => {
     });
     await me.goToPiece('Plaque no. 14', studio.address);
     await me.gone('connection');
-    await me.press('step-1');
+    await me.lookAtFiring(1);
     await me.press('open-run');
     await me.heading(/^Tack fuse$/);
     await me.sees('schedule-state', /^as computed$/);

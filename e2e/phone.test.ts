@@ -152,27 +152,27 @@ test('what one device changes the other shows within two seconds, but not under 
 
   await laptop.press('layer-row-1');
   await laptop.press('layer-depth-more');
-  await laptop.sees('figure-depth', /depth 7 mm/);
+  await laptop.sees('figure-depth', /thickness 7 mm/);
   const began = Date.now();
-  await me.sees('figure-depth', /depth 7 mm/);
+  await me.sees('figure-depth', /thickness 7 mm/);
   process.stdout.write(`  another device's change was shown after ${Date.now() - began} ms\n`);
 
   // A finger that lies on the page: nothing moves until it is lifted.
   await me.page.bringToFront();
   const finger = await me.page.touchscreen.touchStart(200, 300);
   await laptop.press('layer-depth-more');
-  await laptop.sees('figure-depth', /depth 9 mm/);
+  await laptop.sees('figure-depth', /thickness 9 mm/);
   await new Promise((resolve) => setTimeout(resolve, 2500));
-  expect(await me.text('figure-depth')).toMatch(/depth 7 mm/);
+  expect(await me.text('figure-depth')).toMatch(/thickness 7 mm/);
   await finger.end();
-  await me.sees('figure-depth', /depth 9 mm/);
+  await me.sees('figure-depth', /thickness 9 mm/);
 
   // The one with the stream is closed: the other goes on.
   await another.page.close();
   await laptop.press('layer-depth-less');
   await laptop.press('layer-depth-less');
   await laptop.leave();
-  await me.sees('figure-depth', /depth 6 mm/);
+  await me.sees('figure-depth', /thickness 6 mm/);
   await me.leave();
 });
 

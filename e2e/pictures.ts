@@ -32,7 +32,7 @@ await go(phone, '/pieces');
 await phone.find('piece-link');
 await take(phone, 'pieces-phone');
 await phone.openPiece('Lamp panel, right');
-await phone.sees('fit-summary', /Fits/);
+await phone.sees('fold-fits', /Fits/);
 await phone.find('open-run');
 await toTop(phone);
 await take(phone, 'piece-phone');

@@ -122,7 +122,7 @@ test('a tide line of bars, by finger: placed, turned, repeated, mirrored, seen f
   await until((seen) => seen.length === 3);
 });
 
-test('by keys alone: a part is chosen, moved, turned and taken away', async () => {
+test('by keys alone: a part is chosen, moved, turned and removed', async () => {
   await opened(WIDE);
   await newPanel('By keys', '200', '200');
   await layPart('20', '60', 'rose-90');

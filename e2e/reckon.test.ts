@@ -293,7 +293,7 @@ describe('on a phone', () => {
     await me.type('reckon-text', '9.0');
     await answer(/expansion/);
     await me.type('reckon-text', 'lukewarm');
-    await me.page.waitForFunction(() => /This cannot be read/.test(document.querySelector<HTMLElement>('[data-testid="reckon-text-error"]')?.innerText ?? ''));
+    await me.page.waitForFunction(() => /This is not a figure/.test(document.querySelector<HTMLElement>('[data-testid="reckon-text-error"]')?.innerText ?? ''));
     await tap('reckon-of-sameWork');
     await type('wasAt', '790');
     await type('wasHold', '10');

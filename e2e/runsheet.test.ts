@@ -27,7 +27,7 @@ async function rowsAfter(pressed: string, wanted: number, state = /^changed by h
   await me.sees('schedule-state', state);
 }
 
-test('a row is split, added, joined and taken away; undo takes each back, computed stands beside', async () => {
+test('a row is split, added, joined and removed; undo takes each back, computed stands beside', async () => {
   const before = await rows();
   await me.press('run-row-2');
   await rowsAfter('segment-split', before + 1);
@@ -107,7 +107,7 @@ test('each school is computed for this body, compiled in the worker, and can be 
 test('each set-up is computed for this body, side by side, and can be taken', async () => {
   await me.press('fold-stands');
   const hours = async (kind: string): Promise<number> => {
-    const words = await me.sees(`stands-${kind}`, /in all; core to skin [\d.]+ °C; tension on the way [\d.]+ MPa; [\d.]+ MPa left/);
+    const words = await me.sees(`stands-${kind}`, /in all; core–surface [\d.]+ °C; tension on the way [\d.]+ MPa; [\d.]+ MPa left/);
     const [, whole, rest = '0'] = /(\d+) h ?(\d*) in all/.exec(words) ?? [];
     return Number(whole) + Number(rest || 0) / 60;
   };

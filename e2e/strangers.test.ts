@@ -102,7 +102,7 @@ test('its own page works under its policy, engine and pictures too, and nothing 
   const me = await Visitor.open(browser, PHONE);
   await me.page.goto(`${studio.address}/pieces`);
   await me.openPiece('Plaque no. 14');
-  await me.sees('fit-summary', /Fits/);
+  await me.sees('fold-fits', /Fits/);
   await me.page.goto(`${studio.address}/notebook`);
   await me.find('firing-link');
   await me.expectSound('the Notebook under its policy');

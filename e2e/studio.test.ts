@@ -40,8 +40,8 @@ test('what an earlier engine told is shown as it was told, says whose word it is
 
 test('the Bench shows what is in the kiln by the clock, what waits and for what, what was learned', async () => {
   await open('/');
-  expect(await me.sees('in-kiln', /May be opened at/)).toMatch(
-    /Low kiln: Bird-bath basin, slump (?:Segment \d of \d, |All \d segments are done: ).*until (?:\w{3} )?\d\d:\d\d.*By the model the kiln has \d+ °C and the core of the glass \d+ °C/,
+  expect(await me.sees('in-kiln', /Open when the kiln reads/)).toMatch(
+    /Low kiln: Bird-bath basin, slump (?:Segment \d of \d, |Program finished\. ).*(?:until|about) (?:\w{3} )?\d\d:\d\d.*Estimate: kiln \d+ °C, glass core \d+ °C/,
   );
   expect(await me.text('bench-waiting')).toMatch(/Sundial disc waits for the kiln, for its full fuse/);
   expect(await me.text('bench-learned')).toMatch(/Low kiln, Soft sheet 90, from \d+ firings: looks take [\d.]+ times the usual heat work/);
@@ -66,7 +66,7 @@ test('a firing goes from its key-in sheet to the Bench and, told of, to the Note
   await me.press('start-firing');
   await me.heading(/^Bench$/);
   await me.reads('Low kiln: Sundial disc, full fuse');
-  await me.reads('not told of yet');
+  await me.reads('no result recorded yet');
   await me.expectSound('a load opened, another running');
   await me.press('bench-tell');
   await me.press('result-short');
@@ -116,7 +116,7 @@ test('records are changed with their source, used ones keep what was made with t
   await me.press('record-soft-90');
   await me.type('figure-annealing_C', 'warm');
   await me.press('save-record');
-  await me.reads("Cannot read 'warm' as a temperature; write for example 790 °C or 1454 °F.");
+  await me.reads("'warm' is not a temperature. Write for example 790 °C or 1454 °F.");
   await me.type('figure-annealing_C', '900');
   await me.press('save-record');
   await me.reads('The softening point must lie at least 40 °C (72 °F) above the annealing point');
@@ -191,7 +191,7 @@ test('a strip test is written down like anything else on the shelves, and looked
   expect(stripTests).toContainEqual(expect.objectContaining({ glassA: 'kelp-96', glassB: 'clear-90', result: 'cracked', version: 1 }));
 });
 
-test('a new glass is on the shelf at once, and put away it is not offered any more', async () => {
+test('a new glass is on the shelf at once, and archived it is not offered any more', async () => {
   await open('/shelves');
   await me.press('new-record');
   // All that is missing is said at once.
@@ -215,7 +215,7 @@ test('a new glass is on the shelf at once, and put away it is not offered any mo
   const id = await me.ofAll('[data-testid^="record-"]', (nodes) => nodes.find((node) => node.innerText.includes('Gorse'))?.getAttribute('data-testid') ?? '');
   await me.press(id);
   await me.press('put-away');
-  await me.reads('Put away');
+  await me.reads('Archived');
   // Nothing was made of it: it can be deleted, and brought back.
   await me.press(id);
   await me.press('delete-record');
@@ -307,7 +307,7 @@ test('what was deleted long ago is erased when a person says so, and not before'
   await open('/shelves');
   await me.sees('set-aside', /^Set aside Deleted more than 30 days ago: one piece\./);
   await me.press('ask-erase-aside');
-  await me.sees('set-aside', /Erase one piece\? This cannot be taken back\./);
+  await me.sees('set-aside', /Erase one piece\? This cannot be undone\./);
   await me.expectSound('something set aside');
   await me.press('keep-aside');
   await me.press('ask-erase-aside');

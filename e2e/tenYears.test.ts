@@ -73,7 +73,7 @@ test('a piece is found by a word of its name, and the way back leads to what was
   await me.page.waitForFunction(() => window.location.search === '?q=ahrenkorb');
   await me.expectSound('pieces searched');
   await me.press('piece-link');
-  await me.sees('fit-summary', /./);
+  await me.sees('fold-fits', /./);
   await me.page.goBack();
   expect(await me.sees('pieces-count', /found$/)).toBe(found);
   await me.type('pieces-search', ' nobodycalledonethis');

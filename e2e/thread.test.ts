@@ -57,7 +57,7 @@ describe('the thread, at 390 × 844', () => {
     await me.type('field-width', 'wide');
     await me.type('field-length', '0');
     await me.press('save-piece');
-    await me.sees('field-width-error', /Cannot read 'wide' as a length; write for example/);
+    await me.sees('field-width-error', /'wide' is not a length\. Write for example/);
     await me.sees('field-length-error', /0 mm; it must be from 20 mm to 2000 mm/);
     await me.expectSound('refused entry');
   });
@@ -94,7 +94,7 @@ describe('the thread, at 390 × 844', () => {
     await me.type('layer-depth', '3');
     await me.page.keyboard.press('Enter');
     await me.press('glass-rose-90');
-    await me.sees('fit-summary', /Fits\. Two glasses of one proven family/);
+    await me.sees('fold-fits', /Fits two glasses, one tested family/);
     await me.press('close-layer-sheet');
     await me.sees('figure-mass', /1\.37 kg/);
     await me.expectSound('piece without a firing');
@@ -108,16 +108,16 @@ describe('the thread, at 390 × 844', () => {
     expect(await me.sees('live-core-skin', /°C/)).toMatch(/of 5 °C/);
     // A tap on a figure shows it in the other unit, another shows it as it was.
     await me.press('live-core-skin');
-    await me.sees('live-core-skin', /^core to skin [\d.]+ °F of 9 °F/);
+    await me.sees('live-core-skin', /^core–surface [\d.]+ °F of 9 °F/);
     await me.press('live-core-skin');
-    await me.sees('live-core-skin', /^core to skin [\d.]+ °C/);
+    await me.sees('live-core-skin', /^core–surface [\d.]+ °C/);
     await me.sees('live-work', /9\d %|10\d %/);
     for (const [row, words] of [
       [0, /Warm up.*°C\/h.*tension [\d.]+ of 7\.0 MPa/],
       [1, /Squeeze.*hold \d+ min.*squeeze \d+ % of its need/],
       [2, /Work.*790.*levels/],
       [3, /Drop and soak.*515.*full speed.*soak 30 min/],
-      [4, /First cool.*core to skin [\d.]+ of 5 °C/],
+      [4, /First cool.*core–surface [\d.]+ of 5 °C/],
     ] as const) {
       expect(await me.text(`run-row-${row}`)).toMatch(words);
     }

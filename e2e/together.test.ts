@@ -158,7 +158,7 @@ describe('a server that is away', () => {
       await me.press('layer-remove');
       await me.sees('connection', /^offline · 2 wait$/);
       await me.press('connection');
-      await me.sees('waiting', /Bird-bath basin: .*changed.*Bird-bath basin: .*taken away/);
+      await me.sees('waiting', /Bird-bath basin: .*changed.*Bird-bath basin: .*removed/);
       expect(await me.inspect()).toEqual({ overflow: [], overlaps: [], smallTargets: [], accessibility: [] });
       await me.page.goto('about:blank');
     });
@@ -170,7 +170,7 @@ describe('a server that is away', () => {
         { timeout: 60_000 },
         what.source,
       );
-    await undo(/taken away/);
+    await undo(/removed/);
     await me.press('undo');
     await undo(/changed/);
     await me.press('undo');

@@ -182,7 +182,7 @@ test('a firing told twice without a network keeps both, and its start to the mom
     () =>
       other('PUT', `firings/${id}`, { version, zone, firedAt, place: where, result, lookReached, released, asFired, photos, knownBy, lesson, note: 'theirs' }),
   );
-  await me.sees('stale-choice', /Somebody else has told of this firing/);
+  await me.sees('stale-choice', /Somebody else has recorded this firing/);
   await place(me, '/pieces');
   await me.sees('connection', /^1 not saved$/);
   await me.page.goto(`${studio.address}/notebook/${id}/tell`);

@@ -2,18 +2,25 @@
 import { firingsOf } from '@torvin/core/piece';
 import { wholePieces } from './server';
 import { setting } from './setting';
+import { wordNotUsed } from '../scripts/glossary';
+import { CALM } from './calm';
 import { PHONE, Visitor, WIDE } from './visitor';
 
 const here = setting();
 const { studio } = here;
 
-async function addresses(): Promise<Record<'piece' | 'step' | 'panel' | 'firing' | 'other', string>> {
+async function addresses(): Promise<Record<'piece' | 'step' | 'lamp' | 'panel' | 'firing' | 'other', string>> {
   const pieces = await wholePieces(studio.address);
   const [plaque, panel] = ['Plaque no. 14', 'Lamp panel, right'].map((wanted) => pieces.find(({ name }) => name === wanted));
   const { firings } = (await (await fetch(`${studio.address}/api/firings?text=test+tiles`)).json()) as { firings: { id: string }[] };
   if (!plaque || !panel || firings.length < 2) throw new Error('The demo data is not there.');
   return {
-    ...{ piece: `/pieces/${plaque.id}`, step: `step=${firingsOf(plaque.doc)[0].id}`, panel: `/pieces/${panel.id}?at=${panel.doc.journey[0].id}` },
+    ...{
+      piece: `/pieces/${plaque.id}`,
+      step: `step=${firingsOf(plaque.doc)[0].id}`,
+      lamp: `/pieces/${panel.id}`,
+      panel: `/pieces/${panel.id}?at=${panel.doc.journey[0].id}`,
+    },
     ...{ firing: firings[0].id, other: firings[1].id },
   };
 }
@@ -23,7 +30,8 @@ const VIEWS: [view: string, path: (at: Awaited<ReturnType<typeof addresses>>) =>
   ['bench', () => '/bench', 'opens'],
   ['pieces', () => '/pieces', 'piece-link'],
   ['new piece', () => '/pieces/new', 'save-piece'],
-  ['piece', ({ piece }) => piece, 'fit-summary'],
+  ['piece', ({ piece }) => piece, 'fold-fits'],
+  ['panel', ({ lamp }) => lamp, 'fold-fits'],
   ['outline and name', ({ piece }) => `${piece}/edit`, 'save-piece'],
   ['run sheet', ({ piece, step }) => `${piece}/run?${step}`, 'run-row-0'],
   ['key-in sheet', ({ piece, step }) => `${piece}/key-in?${step}`, 'key-in-0'],
@@ -45,7 +53,7 @@ const VIEWS: [view: string, path: (at: Awaited<ReturnType<typeof addresses>>) =>
   ['family', () => '/shelves/families/soft-90', 'save-record'],
   ['kiln', () => '/shelves/kilns/low-kiln', 'save-record'],
   ['controller', () => '/shelves/controllers/grey-box', 'save-record'],
-  ['a layer', ({ piece }) => piece, 'fit-summary', ['layer-row-1'], 'layer-sheet'],
+  ['a layer', ({ piece }) => piece, 'fold-fits', ['layer-row-1'], 'layer-sheet'],
   ['a firing planned', ({ piece }) => piece, 'journey-add', ['journey-add', 'add-fire'], 'step-planner'],
   ['kinds of firing', ({ piece }) => piece, 'journey-add', ['journey-add', 'add-fire', 'choose-look'], 'look-tack'],
   ['a step of the hands', ({ panel }) => panel, 'journey-add', ['journey-add', 'add-step-grind'], 'hand-step'],
@@ -76,5 +84,14 @@ describe.each([
     for (const testId of pressed) await me.press(testId);
     await me.find(then);
     await me.expectSound(view, { withAxe: true });
+    const read = await me.page.evaluate(() => document.body.innerText);
+    expect(read.split('\n').flatMap((line) => wordNotUsed(line) ?? [])).toEqual([]);
+    if (size !== PHONE || !(view in CALM)) return;
+    const { height, words, controls } = await me.calm();
+    const most = CALM[view];
+    expect({ view, ...most, height: Math.max(height, most.height), words: Math.max(words, most.words), controls: Math.max(controls, most.controls) }).toEqual({
+      view,
+      ...most,
+    });
   });
 });

@@ -49,12 +49,37 @@ const LOOKED_FOR_WORKER = /^An unknown error occurred when fetching the script/;
 /** What a page in front is told apart by. */
 let inFront: Page | null = null;
 
+/** What lies in which row of a piece that opens, or in its menu. */
+const IN_ROWS: readonly (readonly [ids: RegExp, row: string, isMenu?: boolean])[] = [
+  [/^(tags|finished|pattern|put-away|make-another|another-(?!like)|save-piece-file|open-label|delete-piece|edit-piece|filing)/, 'piece-menu', true],
+  [/^(fit$|why-|coating$|touching$)/, 'fits'],
+  [/^(layer-row|layer-grip|laid-up)/, 'layers'],
+  [/^(touching$|body-words|ledger|figure-haze|rim-words)/, 'history'],
+  [/^(made-|kept-made|keep-made$)/, 'made'],
+  [/^keep-made$/, 'history'],
+  [/^(step-done|hand-problem)/, 'hand-step'],
+  [
+    /^(step-planner|choose-look|setup$|setup-caution|look-caution|under$|wet$|kiln$|controller$|compute$|compute-missing|given-schedule|cancel-step|shape-|slender|mould-outline|choose-form|in-form|open-run|piece-key-in|change-step|step-earlier|step-later|remove-step|measured|keep-measured|anneal-again|fold-stuck|plan-problem|undoes)/,
+    'set-up',
+  ],
+];
+
 export interface FoundOnView {
   overflow: string[];
   /** Texts whose boxes lie over one another. */
   overlaps: string[];
   smallTargets: string[];
   accessibility: string[];
+}
+
+/** How much stands on a page at once. */
+export interface Calm {
+  /** Of all that scrolls, px. */
+  height: number;
+  /** As they are seen: not what is for a screen reader alone. */
+  words: number;
+  /** Buttons, links, tabs, sliders and fields, with the bar of places. */
+  controls: number;
 }
 
 export class Visitor {
@@ -113,9 +138,47 @@ export class Visitor {
   }
 
   async find(testId: string): Promise<ElementHandle<HTMLElement>> {
+    await this.openRowOf(testId);
     const selector = `[data-testid="${testId}"]`;
     const found = (await this.page.$(selector)) ?? (await this.patiently(`'${testId}'`, this.page.waitForSelector(selector, { timeout: PATIENCE_MS })));
     return found as ElementHandle<HTMLElement>;
+  }
+
+  /** A person opens the row that something lies in, or the menu, before they look for it there. */
+  private async openRowOf(testId: string): Promise<void> {
+    const rows = IN_ROWS.filter(([ids]) => ids.test(testId));
+    if (rows.length === 0) return;
+    const wanted = `[data-testid="${testId}"]`;
+    const headOf = ([, row, isMenu]: (typeof rows)[number]): string => (isMenu ? row : `fold-${row}`);
+    // Until the page has one or the other.
+    await this.page
+      .waitForFunction(
+        (...selectors) => selectors.some((one) => document.querySelector(one)),
+        WAITING,
+        wanted,
+        ...rows.map((row) => `[data-testid="${headOf(row)}"]`),
+      )
+      .catch(() => undefined);
+    for (const row of rows) {
+      const head = headOf(row);
+      const isClosed = (): Promise<boolean> =>
+        this.page.evaluate(
+          (own, closed, opened) => !document.querySelector(own) && !document.querySelector(opened) && document.querySelector(closed) !== null,
+          wanted,
+          row[2] ? `[data-testid="${head}"]` : `[data-testid="${head}"][aria-expanded="false"]`,
+          `[data-testid="${row[2] ? 'menu' : row[1]}"]`,
+        );
+      if (!(await isClosed())) continue;
+      // A row with a problem opens by itself, and a touch in that moment closes it.
+      for (let tries = 0; tries < 3 && (await isClosed()); tries += 1) await this.press(head);
+      return;
+    }
+  }
+
+  /** Looks at a firing of the open piece, from 0, as its tile in the journey is touched. */
+  async lookAtFiring(nth: number): Promise<void> {
+    const ids = await this.ofAll('[data-fires]', (tiles) => tiles.map((tile) => tile.dataset.testid as string));
+    await this.press(ids[nth]);
   }
 
   /** A wait that says what it waited for and, by its stack, where; the browser's own error knows neither. */
@@ -361,6 +424,7 @@ export class Visitor {
   /** Waits until the text of an element holds what is wanted. */
   async sees(testId: string, wanted: RegExp): Promise<string> {
     try {
+      await this.openRowOf(testId);
       await this.page.waitForFunction(
         (id, source, flags) =>
           new RegExp(source, flags).test((document.querySelector(`[data-testid="${id}"]`) as HTMLElement | null)?.innerText.replace(/\s+/g, ' ') ?? ''),
@@ -376,6 +440,36 @@ export class Visitor {
       );
     }
     return this.text(testId);
+  }
+
+  /** How much stands on the page, as it is. */
+  async calm(): Promise<Calm> {
+    await this.rest();
+    return this.page.evaluate(() => {
+      const isSeen = (node: Element | null): boolean => {
+        for (let one = node; one && one.id !== 'root'; one = one.parentElement) {
+          const { width, height } = one.getBoundingClientRect();
+          const { display, visibility, opacity, overflow } = getComputedStyle(one);
+          if (display === 'none' || visibility === 'hidden' || opacity === '0' || (width <= 1 && height <= 1 && overflow === 'hidden')) return false;
+        }
+        return true;
+      };
+      const texts = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
+      let words = 0;
+      while (texts.nextNode()) {
+        const { parentElement, textContent } = texts.currentNode;
+        if (parentElement?.closest('#root') && isSeen(parentElement))
+          words += (textContent ?? '').split(/\s+/).filter((one) => /[\p{L}\p{N}]/u.test(one)).length;
+      }
+      const touched =
+        'button, a[href], input, select, textarea, [role=button], [role=link], [role=tab], [role=slider], [role=radio], [role=checkbox], [role=switch]';
+      const scrolled = [...document.querySelectorAll('[data-testid="screen-scroll"]')].map((node) => node.scrollHeight);
+      return {
+        height: Math.max(...scrolled, 0),
+        words,
+        controls: [...document.querySelectorAll(touched)].filter((node) => isSeen(node)).length,
+      };
+    });
   }
 
   /** Waits until a bead stands at a temperature, in the unit shown. */

@@ -147,7 +147,7 @@ test('a form with figures in it holds the units they are typed in', () => {
     .map((file) => ({ file, text: readFileSync(file, 'utf8') }));
   const typed = forms.filter(({ text }) => /<(Field|TypedField)\b/.test(text) && /useUnits\(\)/.test(text) && /useState/.test(text));
   // In a form already, or with units of their own: what Reckon keeps says its units, a schedule on paper has those of the paper; words have none.
-  const words = ['HandFields', 'StepChain'];
+  const words = ['HandFields', 'FiringSetUp'];
   const elsewhere = [...words, 'FormStory', 'KilnTimes', 'MakingStory', 'GivenScreen', 'Proven', 'RecordForm', 'PieceForm'];
   expect(typed.length).toBeGreaterThan(8);
   expect(

@@ -178,13 +178,13 @@ function firing(): Chart {
   const hours = (values: readonly number[] = []) => values.map((value, i) => [(series?.t_s[i] ?? 0) / 3600, value] as const);
   const apart = hours(series?.core_C).map(([t, core], i) => [t, 10 * Math.abs(core - (series?.skin_C[i] ?? 0))] as const);
   return {
-    title: 'A composed full fuse, four 6 mm sheets: kiln, skin, and ten times core to skin',
+    title: 'A composed full fuse, four 6 mm sheets: kiln, skin, and ten times core–surface',
     x: { name: 'hours', from: 0, to: Math.ceil(total_s / 3600) },
     y: { name: '°C', from: 0, to: 900 },
     curves: [
       { name: 'kiln', points: hours(series?.kiln_C) },
       { name: 'skin', points: hours(series?.skin_C), dashed: true },
-      { name: '10 × core to skin', points: apart },
+      { name: '10 × core–surface', points: apart },
     ],
   };
 }

@@ -29,7 +29,7 @@ const DEFAULT_PORT = 4310;
 /** words: what was said on the command's line. Throws where one was: the commands turn theirs into settings. */
 export function configFrom(env: NodeJS.ProcessEnv, root: string, words: readonly string[] = []): Config {
   if (words.length > 0) {
-    throw new Error(`The server takes settings and no words; got '${words.join(' ')}'. What can be set is told by npm run demo -- --help.`);
+    throw new Error(`The server takes settings and no words; got '${words.join(' ')}'. npm run demo -- --help lists what can be set.`);
   }
   const port = env.TORVIN_PORT === undefined ? DEFAULT_PORT : Number(env.TORVIN_PORT);
   if (!Number.isInteger(port) || port < 1 || port > 65535) {

@@ -104,7 +104,7 @@ async function tellOthers(): Promise<void> {
   const say = (words: string): void => void process.stdout.write(`${words}\n`);
   say('\nOn a phone or another computer in the same network, open or scan:');
   for (const url of urls) say(`\n  ${url}\n${await QRCode.toString(url, { type: 'terminal', small: true })}`);
-  if (access.lost) say(`The file of the passcode and of the devices could not be read; it was moved to ${access.lost}, and every device enters anew.`);
+  if (access.lost) say(`The file of the passcode and of the devices could not be read; it was moved to ${access.lost}, and every device must enter again.`);
   if (access.hasPasscode()) say('Each device is asked once for the passcode that this studio has; on this computer, Shelves can change it.\n');
   else
     say(

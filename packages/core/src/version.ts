@@ -7,5 +7,7 @@ export const toldBy = (result: { engine?: string }, made: { engine: string }): s
 /** A sentence on a result that an earlier engine told, or null where this one did. */
 export function earlierEngine(result: { engine?: string }, made: { engine: string }): string | null {
   const engine = toldBy(result, made);
-  return engine === ENGINE_VERSION ? null : `These figures were told by an earlier Torvin (engine ${engine}, now ${ENGINE_VERSION}) and are kept as they were.`;
+  return engine === ENGINE_VERSION
+    ? null
+    : `These figures were calculated by an earlier Torvin (engine ${engine}, now ${ENGINE_VERSION}) and are kept as they were.`;
 }

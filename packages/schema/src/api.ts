@@ -177,7 +177,7 @@ export const api = {
   nameSchedule: send('put', '/api/schedules/:id/name', 'Names a schedule version', ScheduleNameSchema, ScheduleSchema, { changes: 'piece' }),
   firings: get('/api/firings', 'Firings, newest first, a page at a time', FiringPageSchema, { query: FiringQuerySchema }),
   firing: get('/api/firings/:id', 'One firing with the schedule it ran', FiringDetailSchema),
-  learned: get('/api/learned', 'What the firings of a kiln have taught; null where none was told of', LearnedSchema.nullable(), {
+  learned: get('/api/learned', 'What the firings of a kiln have taught; null where none is recorded', LearnedSchema.nullable(), {
     query: LearnedQuerySchema,
     computes: true,
   }),
@@ -189,7 +189,7 @@ export const api = {
   enter: send('post', '/api/access/enter', 'Lets a device in by the passcode: it is given a cookie to show from then on', EnterSchema, DoneSchema, {
     changes: 'access',
   }),
-  changePasscode: send('put', '/api/access/passcode', 'Takes another passcode; all other devices have to enter anew', NewPasscodeSchema, AccessSchema, {
+  changePasscode: send('put', '/api/access/passcode', 'Takes another passcode; all other devices must enter it again', NewPasscodeSchema, AccessSchema, {
     changes: 'access',
   }),
   endDevice: send('delete', '/api/access/devices/:id', 'Lets a device in no longer until it gives the passcode again', NothingSchema, AccessSchema, {
@@ -207,7 +207,7 @@ export const api = {
     NothingSchema,
     RestoredSchema,
   ),
-  programs: get('/api/programs', 'What stands in the programs of the controllers', z.array(ProgramSchema), { query: ProgramQuerySchema }),
+  programs: get('/api/programs', 'What the programs of the controllers hold', z.array(ProgramSchema), { query: ProgramQuerySchema }),
   keyProgram: send(
     'post',
     '/api/programs',
@@ -222,8 +222,8 @@ export const api = {
   restoreProgram: send('post', '/api/programs/:id/restore', 'Brings an entry back that was taken out', NothingSchema, ProgramSchema, {
     changes: 'program',
   }),
-  reckonings: get('/api/reckonings', `The last ${RECKONINGS_KEPT} that were reckoned and kept, newest first, with what was typed`, z.array(ReckoningSchema)),
-  keepReckoning: send('post', '/api/reckonings', 'Keeps what was reckoned; repeated with the same id it does nothing', NewReckoningSchema, ReckoningSchema, {
+  reckonings: get('/api/reckonings', `The last ${RECKONINGS_KEPT} saved calculations, newest first, with what was typed`, z.array(ReckoningSchema)),
+  keepReckoning: send('post', '/api/reckonings', 'Keeps a calculation; repeated with the same id it does nothing', NewReckoningSchema, ReckoningSchema, {
     changes: 'reckonings',
   }),
   loads: get('/api/loads', 'What is in the kilns, and what is planned for them', z.array(LoadShownSchema)),
@@ -236,18 +236,11 @@ export const api = {
     LoadDetailSchema,
     { changes: 'firing' },
   ),
-  saveLoad: send(
-    'put',
-    '/api/loads/:id',
-    'Says when a kiln was opened, which frees it for the next load, or notes something of a load',
-    LoadChangeSchema,
-    LoadSchema,
-    {
-      stands: LoadSchema,
-      keyed: true,
-      changes: 'firing',
-    },
-  ),
+  saveLoad: send('put', '/api/loads/:id', 'Says when a kiln was opened, which frees it, or adds a note to a load', LoadChangeSchema, LoadSchema, {
+    stands: LoadSchema,
+    keyed: true,
+    changes: 'firing',
+  }),
   recordFiring: send(
     'post',
     '/api/firings',
@@ -256,7 +249,7 @@ export const api = {
     FiringSchema,
     { stands: z.union([LoadAheadSchema, z.array(z.string())]), computes: true, changes: 'firing' },
   ),
-  saveFiring: send('put', '/api/firings/:id', 'Changes what is told of a firing', FiringChangeSchema, FiringDetailSchema, {
+  saveFiring: send('put', '/api/firings/:id', 'Changes the record of a firing', FiringChangeSchema, FiringDetailSchema, {
     stands: FiringSchema,
     keyed: true,
     computes: true,

@@ -235,7 +235,7 @@ export const LoadSchema = z
     openedAt: instant.nullable(),
     at: instant,
     zone,
-    ahead_s: figure('s', 'By how much the clock of the device that told its start was before the server’s when it came'),
+    ahead_s: figure('s', 'By how much the device that sent the start had its clock before the server’s'),
     scheduleNumber: figure('', 'Which of its schedules it runs; null where old records put unlike ones into one load').int().nullable(),
     controllerId: z.string().nullable(),
     slot: figure('', 'The program of its controller that it was keyed into, where that is known').int().nullable(),
@@ -258,7 +258,7 @@ export type KilnReading = z.infer<typeof KilnReadingSchema>;
 /** A load that is in its kiln or planned for it, with what is in it. */
 export const LoadAheadSchema = LoadSchema.extend({
   entries: z.array(z.object({ firingId: id, pieceId: id, stepId: id, pieceName: z.string(), look: z.enum(LOOKS), scheduleId: id })),
-  /** By its schedules: the first and the last moment to look in at, when the controller is done, when it may be opened. */
+  /** By its schedules: the first and the last moment to check at, when the controller is done, when it may be opened. */
   lookFrom: instant,
   lookTo: instant,
   controlled: instant,

@@ -28,11 +28,11 @@ const ABOUT: Record<keyof typeof TAGS, string> = {
   Firings: 'Firings, the loads they are in, and what goes on now.',
   Pictures: 'Pictures of firings, kept as JPEG under the hash of their bytes.',
   Shelves: 'Records: what stands on the shelves.',
-  Backups: 'All of a studio as one file, put back whole, and as open files.',
+  Backups: 'All of a studio as one file, restored whole, and as open files.',
   Access:
     'Other devices: one passcode for the studio, a cookie for each that has given it. Programs of the machine itself send the token that its start prints: Authorization: Bearer.',
   Studio: "The studio's settings, and whether the server is up.",
-  Computing: 'The bare computation: every constant stands in the request, nothing is kept.',
+  Computing: 'The bare computation: every constant is in the request; no request is kept.',
 };
 
 interface Named {

@@ -36,7 +36,7 @@ const FiledFiringSchema = FiringSchema.pick({ id: true, scheduleId: true, firedA
 /** A picture that a firing in this file names: as it is kept, JPEG, named by the SHA-256 of its bytes. */
 const FiledPhotoSchema = z.object({
   hash: photoHash,
-  jpeg: z.base64({ error: 'A picture stands in base64.' }).meta({ description: 'The bytes of the picture, base64' }),
+  jpeg: z.base64({ error: 'A picture is in base64.' }).meta({ description: 'The bytes of the picture, base64' }),
 });
 export type FiledPhoto = z.infer<typeof FiledPhotoSchema>;
 

@@ -256,7 +256,7 @@ export const FilingSchema = z
     tags: z
       .array(words('Tag', TAG_LETTERS_AT_MOST, 1))
       .max(TAGS_AT_MOST, { error: `At most ${TAGS_AT_MOST} tags.` })
-      .refine((tags) => new Set(tags).size === tags.length, { error: 'A tag stands there twice.' }),
+      .refine((tags) => new Set(tags).size === tags.length, { error: 'A tag is there twice.' }),
     finishedAt: instant.nullable(),
     awayAt: instant.nullable(),
     /** Since when it is a pattern: others are started from it, and it waits for nothing itself. Pages of before leave it out. */
@@ -284,7 +284,7 @@ export const PieceSchema = z
       z.object({
         stepId: id,
         haze_s: figure('s').nullable(),
-        hazeBears_s: figure('s', 'What its glass bears').nullable(),
+        hazeBears_s: figure('s', 'Limit of its glass').nullable(),
         stress_Pa: figure('Pa', 'Left when it was cold').nullable(),
         work_perPa: figure('1/Pa', 'Heat work'),
         seen: z.array(z.enum(FLAW_NAMES)).default([]).meta({ description: 'What was to be seen on it' }),

@@ -217,8 +217,8 @@ export const MakingChangeSchema = MakingSchema.superRefine((making, context) => 
   const order = stagesOf(making);
   making.told.forEach(({ stage, at }, i) => {
     const wrong = (message: string, path: string): void => context.addIssue({ code: 'custom', path: ['told', i, path], message });
-    if (i > 0 && at < making.told[i - 1].at) wrong('No step is earlier than the one that was told before it: take that back, or tell a later time.', 'at');
-    if (!order.includes(stage)) wrong('What was told already belongs to another way of making: take it back first.', 'stage');
+    if (i > 0 && at < making.told[i - 1].at) wrong('This step is earlier than the one before it. Enter a later time, or undo that step.', 'at');
+    if (!order.includes(stage)) wrong('The steps so far belong to another way of making. Undo them first.', 'stage');
   });
 });
 

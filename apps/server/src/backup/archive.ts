@@ -38,7 +38,7 @@ const ManifestSchema = z.object({
 export type Manifest = z.infer<typeof ManifestSchema>;
 export type BackupReason = Manifest['why'];
 
-const unreadable = (message: string): ProblemError => new ProblemError({ code: 'no-backup', path: '', message: `${message} Nothing was changed.` });
+const unreadable = (message: string): ProblemError => new ProblemError({ code: 'no-backup', path: '', message: `${message} Your data is unchanged.` });
 const NO_BACKUP = 'This is no backup of Torvin’s.';
 
 /** Bytes and SHA-256 of what runs through it, which is handed on as it is. */
@@ -109,7 +109,7 @@ const nextIn = (archive: ZipFile): Promise<Entry | null> =>
     );
     archive.once(
       'error',
-      settle(() => reject(unreadable(`${NO_BACKUP} The list of what is in it is damaged.`))),
+      settle(() => reject(unreadable(`${NO_BACKUP} Its list of contents is damaged.`))),
     );
     archive.readEntry();
   });

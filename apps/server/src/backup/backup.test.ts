@@ -159,7 +159,7 @@ describe('a backup', () => {
     const path = await forged(await make(), change);
     const { status, body } = await restored(path);
     expect([status, body.message]).toEqual([422, expect.stringMatching(message)]);
-    expect(body.message).toMatch(/Nothing was changed\.$|take another one\. Nothing/);
+    expect(body.message).toMatch(/Your data is unchanged\.$|take another one\. Nothing/);
     expect(allOf(server.dataDir)).toEqual(before);
     expect(readdirSync(server.dataDir).filter((name) => /restore/.test(name))).toEqual([]);
     expect((await server.ask('GET', '/api/pieces')).status).toBe(200);
@@ -341,7 +341,7 @@ describe('what is kept', () => {
     expect((await fetch(`${server.base}/api/backups/${encodeURIComponent('../torvin.db')}/file`)).status).toBe(404);
   });
 
-  test('what a server was killed over while it unpacked it is taken away at the next start', async () => {
+  test('what a server was killed over while it unpacked it is removed at the next start', async () => {
     mkdirSync(join(server.dataDir, 'restore-unpacked', 'photos'), { recursive: true });
     writeFileSync(join(server.dataDir, 'restore-fetched.part'), 'half of it');
     server.backups.everyDay();

@@ -154,14 +154,14 @@ export async function unpackChecked(archive: string, into: string, schemaKnown: 
     const manifest = await unpack(archive, (name) => join(into, name));
     const { schema } = lookInto(join(into, DATABASE_NAME));
     if (schema > schemaKnown) {
-      const message = `The backup is of a newer Torvin (its database is at ${schema}, this program knows ${schemaKnown}): start the newer one to put it back. Nothing was changed.`;
+      const message = `The backup is of a newer Torvin (its database is at ${schema}, this program knows ${schemaKnown}): start the newer one to put it back. Your data is unchanged.`;
       throw new ProblemError({ code: 'newer', path: '', message });
     }
     const driver = new Driver(join(into, DATABASE_NAME));
     const [{ quick_check: found }] = driver.pragma('quick_check(1)') as { quick_check: string }[];
     driver.close();
     if (found !== 'ok')
-      throw new ProblemError({ code: 'no-backup', path: '', message: 'The database in the backup is damaged; take another backup. Nothing was changed.' });
+      throw new ProblemError({ code: 'no-backup', path: '', message: 'The database in the backup is damaged; take another backup. Your data is unchanged.' });
     return manifest;
   } catch (error) {
     rmSync(into, { recursive: true, force: true });

@@ -26,21 +26,17 @@ export function faultOf(error: unknown, where: string): Fault | null {
   const code = codeOf(error);
   const fault = (status: Fault['status'], name: string, message: string, more = {}): Fault => ({ status, problem: { code: name, path: '', message }, ...more });
   if (/^SQLITE_(BUSY|LOCKED)/.test(code)) {
-    const message = `Another program holds the database in ${where}, such as a copy or a look into it; end that, and it goes on. Nothing was changed.`;
+    const message = `Another program holds the database in ${where}, such as a copy or a look into it; end that, and it goes on. Your data is unchanged.`;
     return fault(503, 'locked', message, { retryAfter_s: LOCKED_AGAIN_S });
   }
   if (/^(SQLITE_FULL|ENOSPC|EDQUOT)$/.test(code)) {
-    return fault(
-      507,
-      'disk-full',
-      `The disk that ${where} lies on is full: make room, then save once more. Nothing was changed, and what was saved before is there.`,
-    );
+    return fault(507, 'disk-full', `The disk that ${where} lies on is full: make room, then save once more. Your data is unchanged.`);
   }
   if (/^(SQLITE_READONLY|SQLITE_CANTOPEN|SQLITE_PERM|EACCES|EPERM|EROFS)/.test(code)) {
     return fault(
       507,
       'read-only',
-      `Torvin may not write in ${where}: give the folder to the user that starts Torvin, or name another one in TORVIN_DATA. Nothing was changed.`,
+      `Torvin may not write in ${where}: give the folder to the user that starts Torvin, or name another one in TORVIN_DATA. Your data is unchanged.`,
     );
   }
   if (/^SQLITE_(CORRUPT|NOTADB|IOERR)/.test(code)) {

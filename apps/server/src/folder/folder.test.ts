@@ -139,7 +139,7 @@ describe('a lock from outside', () => {
     const long = await heldElsewhere(dir);
     const { status, body, headers } = await name(server, 'Not this time');
     expect({ status, code: body.code, again: headers.get('Retry-After') }).toEqual({ status: 503, code: 'locked', again: '2' });
-    expect(body.message).toMatch(/Another program holds the database.*Nothing was changed/);
+    expect(body.message).toMatch(/Another program holds the database.*Your data is unchanged/);
     long.letGo();
     await long.ended;
     expect((await name(server, 'Now')).body.name).toBe('Now');

@@ -244,7 +244,7 @@ describe('a piece file', () => {
       'glass',
       (file: PieceFile) => ({ ...file, shelves: { ...file.shelves, glasses: [] } }),
       /^piece\.doc\.journey\.0\.layers\.\d\.glassId$/,
-      /names the glass '[\w-]+', which neither came/,
+      /names the glass '[\w-]+', which is neither in the file/,
     ],
     [
       'family',

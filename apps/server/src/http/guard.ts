@@ -92,7 +92,7 @@ const ownWritesOnly: RequestHandler = (request, _response, next) => {
   throw new NotAllowed(
     403,
     'foreign-origin',
-    'This came from another page than Torvin’s own, so nothing was changed. Programs send JSON or a picture, from this machine.',
+    'This came from a page that is not Torvin’s, so it was refused. Programs send JSON or a picture, from this machine.',
   );
 };
 
@@ -139,7 +139,7 @@ export const sameVersionOnly =
     response.set(API_HEADER, api);
     const theirs = request.get(API_HEADER);
     if (READING.includes(request.method) || theirs === undefined || theirs === api) return next();
-    throw new NotAllowed(412, 'other-version', 'This page is of another version of Torvin than its server. Load it anew: what you entered waits in it.');
+    throw new NotAllowed(412, 'other-version', 'This page is from another version of Torvin than its server. Reload it: what you entered is kept.');
   };
 
 /** Refuses a backup that is sent as something else. */

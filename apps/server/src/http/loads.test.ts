@@ -49,11 +49,12 @@ async function laidDeeper(piece: Piece): Promise<Piece> {
 
 test('what waits for one kiln with the very same rows can go in together: each its own firing, until it is fired or its rows are others', async () => {
   await freed();
-  const one = await demo('Sundial disc');
+  // Thin, so that its schedule is soon judged.
+  const one = await demo('Test tiles, clear');
   const alike = async (): Promise<string[]> =>
     (await server.ask('GET', `/api/schedules/${one.schedule.id}/alike`)).body.map(({ pieceName }: { pieceName: string }) => pieceName);
   expect(await alike()).toEqual([]);
-  const twins = ['Sundial disc 2', 'Sundial disc 3'].map((name) => ({ id: uuid(), name, ...anotherLike(one.piece.doc, uuid, true) }));
+  const twins = ['Tiles 2', 'Tiles 3'].map((name) => ({ id: uuid(), name, ...anotherLike(one.piece.doc, uuid, true) }));
   const scheduled = new Map<string, string>();
   for (const { id, name, doc, repeats } of twins) {
     expect((await server.ask('POST', '/api/pieces', { id, name, doc })).status).toBe(200);
@@ -61,12 +62,12 @@ test('what waits for one kiln with the very same rows can go in together: each i
     expect((await server.ask('POST', `/api/pieces/${id}/schedules`, made)).status).toBe(200);
     scheduled.set(id, made.id);
   }
-  expect(await alike()).toEqual(['Sundial disc 2', 'Sundial disc 3']);
+  expect(await alike()).toEqual(['Tiles 2', 'Tiles 3']);
   const loadId = uuid();
   const together = [start(one, { loadId }), ...twins.map(({ id }) => ({ ...start(one, { loadId }), pieceId: id, scheduleId: scheduled.get(id) }))];
   for (const firing of together) expect((await record(firing)).status).toBe(200);
   const [load] = await ahead();
-  expect(load.entries.map(({ pieceName }) => pieceName).sort()).toEqual(['Sundial disc', 'Sundial disc 2', 'Sundial disc 3']);
+  expect(load.entries.map(({ pieceName }) => pieceName).sort()).toEqual(['Test tiles, clear', 'Tiles 2', 'Tiles 3']);
   expect(await alike()).toEqual([]);
 });
 

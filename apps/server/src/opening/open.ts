@@ -123,7 +123,7 @@ function mustNotBeNewer(dataDir: string, file: string, wanted: number, version: 
     const by = madeBy(driver);
     const newer = by === null ? '' : ` and was opened last by Torvin ${by}${version === undefined ? '' : `; this is Torvin ${version}`}`;
     throw new Error(
-      `The database in ${dataDir} is of schema ${had}, newer than this program's ${wanted}${newer}; start the newer program, or point TORVIN_DATA elsewhere. Nothing was changed.`,
+      `The database in ${dataDir} is of schema ${had}, newer than this program's ${wanted}${newer}; start the newer program, or point TORVIN_DATA elsewhere. Your data is unchanged.`,
     );
   } finally {
     driver.close();

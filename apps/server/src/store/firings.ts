@@ -209,7 +209,7 @@ export const loadIdFor = (firingId: string): string => `${firingId.slice(0, 14)}
 /** Puts an entry into a load that stands in its kiln or waits for it: the same kiln, the same rows, the piece not in it yet. */
 function mustJoin(db: Database, loadId: string, schedule: Schedule): void {
   const load = loadsAhead(db).find(({ id: one }) => one === loadId);
-  if (!load) throw new Conflict('load-over', 'loadId', 'That load has been opened or told of; nothing can be put in with it any more.');
+  if (!load) throw new Conflict('load-over', 'loadId', 'That load was opened or its result recorded: start another load.');
   if (load.kilnId !== kilnOf(db, schedule))
     throw new Conflict('other-kiln', 'loadId', `That load is in the kiln '${load.kilnName}'; this schedule is for '${schedule.snapshot.kilnName}'.`);
   if (load.entries.some(({ pieceId: one }) => one === schedule.pieceId)) throw new Conflict('twice', 'loadId', 'This piece is in that load already.');

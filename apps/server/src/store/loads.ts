@@ -141,7 +141,7 @@ function inUse(load: LoadAhead, now: number): string {
   const { kilnName, at, until, zone } = load;
   if (at > now) return `${names(load)} is planned for the kiln '${kilnName}' from ${clockWords(at, zone)} to ${clockWords(until, zone)}.`;
   if (until > now) return `${names(load)} is in the kiln '${kilnName}' since ${clockWords(at, zone)}; it may be opened at ${clockWords(until, zone)}.`;
-  return `${names(load)} is in the kiln '${kilnName}' since ${clockWords(at, zone)} and has not been told of; it was cool enough at ${clockWords(until, zone)}.`;
+  return `${names(load)} is in the kiln '${kilnName}' since ${clockWords(at, zone)} with no result recorded; it was cool enough at ${clockWords(until, zone)}.`;
 }
 
 /** Refuses a load whose time in the kiln runs into another's; names that one. */

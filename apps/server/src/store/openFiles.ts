@@ -123,7 +123,7 @@ function firingRows(db: Database, unit: TemperatureUnit): CsvRow[] {
 const shelfColumns = (kind: KindName, units: Units): string[] => [
   ...kindOf(kind).fields.map((field) => labelOf(field, units)),
   ...(kindOf(kind).columns ?? []).map(({ title }) => title),
-  ...['put away', 'id'],
+  ...['archived', 'id'],
 ];
 
 /** Each record as its form shows it. */
@@ -146,5 +146,5 @@ const shelfRows = (shelves: Shelves, kind: KindName, units: Units): CsvRow[] =>
     });
     const about = { units, nameOf: (of: string, id: string) => nameOf(shelves, of, id), day: (at: number) => new Date(at).toISOString().slice(0, 10) };
     const more = (kindOf(kind).columns ?? []).map(({ title, told }): [string, string] => [title, told(record, about)]);
-    return { ...Object.fromEntries([...cells, ...more]), 'put away': shelves.archived.includes(record.id) ? 'yes' : 'no', id: record.id };
+    return { ...Object.fromEntries([...cells, ...more]), archived: shelves.archived.includes(record.id) ? 'yes' : 'no', id: record.id };
   });

@@ -136,7 +136,7 @@ function mustBeKnown(db: Database, { piece: { doc }, shelves }: PieceFile): void
   const must = (kind: string, id: string, path: string, who: string): void => {
     if (known.get(kind)?.has(id)) return;
     const one = isKind(kind) ? KINDS[kind].one : kind;
-    doesNotHang(path, `${who} names the ${one} '${id}', which neither came with the file nor stands on a shelf here. Nothing was read in.`);
+    doesNotHang(path, `${who} names the ${one} '${id}', which is neither in the file nor on a shelf here. Nothing imported.`);
   };
   for (const kind of KIND_LIST) {
     const { names, one } = kindOf(kind);
@@ -163,7 +163,7 @@ function mustBeItsOwn(db: Database, { piece: { id }, schedules: versions, firing
       .where(and(inArray(table.id, ids), ne(table.pieceId, id)))
       .limit(1)
       .all();
-    if (other) doesNotHang(`${name}.${ids.indexOf(other.id)}.id`, `The id '${other.id}' belongs to another piece here. Nothing was read in.`);
+    if (other) doesNotHang(`${name}.${ids.indexOf(other.id)}.id`, `The id '${other.id}' belongs to another piece here. Nothing imported.`);
   }
 }
 

@@ -1,4 +1,4 @@
-/** What stands in the programs of the controllers. What came last for a program stands, the rest was keyed over; a wrong entry can be taken out. */
+/** What the programs of the controllers hold. What came last for a program stands, the rest was keyed over; a wrong entry can be taken out. */
 import { profileOf } from '@torvin/core/controller';
 import { ProblemError } from '@torvin/core/problem';
 import type { NewProgramSchema, Program } from '@torvin/schema';

@@ -114,14 +114,14 @@ function mustHaveBeen<K extends KindName>(kind: K, record: RecordOf<K>, now: num
   const ahead = kindOf(kind)
     .past?.(record)
     .find(({ at }) => at > now + CLOCKS_APART_MS);
-  if (ahead) throw new ProblemError({ code: 'impossible', path: ahead.path, message: 'That is still to come: only what has been is told here.' });
+  if (ahead) throw new ProblemError({ code: 'impossible', path: ahead.path, message: 'That is in the future. Enter a time that has passed.' });
 }
 
 /** Puts a record away, or back. Nothing that was made with it changes. */
 export function archiveRecord(db: Database, kind: KindName, id: string, archived: boolean): Shelves {
   return writing(db, (tx) => {
     findRecord(tx, kind, id);
-    if (!KINDS[kind].archives) throw new ProblemError({ code: 'no-archive', path: 'archived', message: `A ${KINDS[kind].one} is not put away: delete it.` });
+    if (!KINDS[kind].archives) throw new ProblemError({ code: 'no-archive', path: 'archived', message: `A ${KINDS[kind].one} is not archived: delete it.` });
     tx.update(records).set({ archived }).where(eq(records.id, id)).run();
     return allShelves(tx);
   });

@@ -46,7 +46,7 @@ export function BenchScreen() {
       <Part title="In the kiln">
         {twiceUsed(loads, now).map((kiln) => (
           <Notice key={kiln} tone="warn" testID="kiln-used-twice">
-            {`Two firings stand in the kiln '${kiln}' at the same time. Say which has been opened, or tell how it came out.`}
+            {`Two firings are in the kiln '${kiln}' at the same time. Mark the one that was opened, or record its result.`}
           </Notice>
         ))}
         {bench.data.inKiln.length === 0 ? (

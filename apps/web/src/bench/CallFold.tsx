@@ -27,17 +27,12 @@ export function CallFold({ detail, now }: { detail: FiringDetail; now: number })
   const seconds = (now - firing.firedAt) / 1000;
   useAwake(awake && seconds >= 0 && seconds < moments.look.to_s);
   return (
-    <Fold title="To be called" about="the sound at look-in, the screen kept on, a calendar" testID="call-fold">
+    <Fold title="Alerts" about="sound at check time, keep screen on, add to calendar" testID="call-fold">
       {() => (
         <View style={{ gap: space.small }}>
-          <ByThisDevice when={seconds < moments.look.to_s ? `at ${clockAfter(new Date(firing.firedAt), moments.look.from_s)}` : 'at the next look-in'} />
+          <ByThisDevice when={seconds < moments.look.to_s ? `at ${clockAfter(new Date(firing.firedAt), moments.look.from_s)}` : 'at the next check'} />
           {canStayAwake() ? (
-            <Tick
-              on={awake}
-              title="Keep this screen on while the Bench or its record is open, until the look-in is over"
-              onPress={() => setAwake(!awake)}
-              testID="stay-awake"
-            />
+            <Tick on={awake} title="Keep this screen on until the check is over" onPress={() => setAwake(!awake)} testID="stay-awake" />
           ) : (
             <Words size="label" tone="muted">
               This browser cannot keep the screen on here, for which it wants https: set the device’s own time-out instead.
@@ -111,7 +106,7 @@ function IntoCalendar({ detail: { firing, schedule }, moments }: { detail: Firin
       <Action
         kind="second"
         title="Into a calendar"
-        label="Into a calendar: look-in, the end of the controller and opening, as a file"
+        label="Add to calendar: check, end of the program and opening, as a file"
         testID="take-ics"
         onPress={() => void take()}
       />

@@ -104,7 +104,7 @@ function Call({ loads, onAnswer }: { loads: readonly LoadAhead[]; onAnswer(how: 
       }}
     >
       <Words size="title" bold>
-        Look in now
+        Check now
       </Words>
       {loads.map((load) => (
         <Words key={load.id}>{`${whatOf(load)}. It holds at its hottest until ${dayAndClock(load.lookTo, now)} by its schedule.`}</Words>
@@ -125,7 +125,7 @@ function Call({ loads, onAnswer }: { loads: readonly LoadAhead[]; onAnswer(how: 
   );
 }
 
-const TITLE = 'Look in now · ';
+const TITLE = 'Check now · ';
 
 const TAG = 'torvin-look-in';
 
@@ -136,10 +136,10 @@ async function notify(what: string): Promise<() => void> {
   const options = { body: what, tag: TAG };
   try {
     if (!worker?.active) {
-      const notice = new Notification('Look in now', options);
+      const notice = new Notification('Check now', options);
       return () => notice.close();
     }
-    await worker.showNotification('Look in now', options);
+    await worker.showNotification('Check now', options);
     return () => void worker.getNotifications({ tag: TAG }).then((all) => all.forEach((notice) => notice.close()));
   } catch {
     return () => undefined;

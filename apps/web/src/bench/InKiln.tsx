@@ -47,7 +47,7 @@ export function InKiln({ firing, others }: { firing: Firing; others: readonly Fi
   return (
     <View style={{ backgroundColor: colours.surface, borderTopWidth: 4, borderColor: colours.touch, padding: space.medium, gap: space.hair }} testID="in-kiln">
       <Words bold>{`${firing.kilnName}: ${pieces.map((one) => `${one.pieceName}, ${RECIPES[one.look].name.toLowerCase()}`).join('; ')}`}</Words>
-      {state === 'opened' && <Words testID="has-been-opened">{`Opened ${dayAndClock(load.openedAt ?? now, new Date(now))}; not told of yet.`}</Words>}
+      {state === 'opened' && <Words testID="has-been-opened">{`Opened ${dayAndClock(load.openedAt ?? now, new Date(now))}; no result recorded yet.`}</Words>}
       {state === 'planned' && <Words bold testID="planned">{`Starts by itself at ${dayAndClock(load.at, new Date(now))}.`}</Words>}
       {ahead && ahead.outdated.length > 0 && (
         <Notice tone="warn" testID="load-outdated">
@@ -71,7 +71,7 @@ export function InKiln({ firing, others }: { firing: Firing; others: readonly Fi
             onPress={() => router.push(`/notebook/${one.id}`)}
           />
           <Action
-            title={others.length > 0 ? `Tell of ${one.pieceName}` : 'Tell how it came out'}
+            title={others.length > 0 ? `Record ${one.pieceName}` : 'Record result'}
             testID="bench-tell"
             onPress={() => router.push(`/notebook/${one.id}/tell`)}
           />
@@ -152,23 +152,23 @@ function ByTheClock({ detail, now }: { detail: FiringDetail; now: number }) {
           <Words>
             {segment < keyed
               ? `Segment ${segment + 1} of ${keyed}, ${ROLE_NAMES[segments[segment].role].toLowerCase()}: ${standing.holding ? 'holding at' : 'on its way to'} ${text(formatTemperature(segments[segment].target_C, unit))} until ${clock(standing.ends_s)}.`
-              : `All ${keyed} segments are done: switched off, the closed kiln cools to ${text(formatTemperature(segments[segment].target_C, unit))} until ${clock(standing.ends_s)}.`}
+              : `Program finished. The kiln stays closed and cools to ${text(formatTemperature(segments[segment].target_C, unit))} by about ${clock(standing.ends_s)}.`}
           </Words>
           <Words size="label" tone="muted">
-            {`By the model the kiln has ${text(formatTemperature(standing.kiln_C, unit))} and ${emptyFiringOf(schedule.snapshot.firing) ? 'the inside of what is fired' : 'the core of the glass'} ${text(formatTemperature(standing.core_C, unit))}.`}
+            {`Estimate: kiln ${text(formatTemperature(standing.kiln_C, unit))}, ${emptyFiringOf(schedule.snapshot.firing) ? 'inside of the load' : 'glass core'} ${text(formatTemperature(standing.core_C, unit))}.`}
           </Words>
         </>
       )}
       {seconds < look.to_s && (
         <>
-          <Words>{`Look in from ${clock(look.from_s)} to ${clock(look.to_s)}.`}</Words>
+          <Words>{`Check from ${clock(look.from_s)} to ${clock(look.to_s)}.`}</Words>
           <LookInSigns look={firing.look} />
         </>
       )}
       <Words bold testID="opens">
         {standing.over
-          ? `Cool enough since ${clock(evaluation.simulation.total_s)} by the model, if the kiln reads ${text(formatTemperature(opens_C, unit))} or less.`
-          : `May be opened at ${clock(evaluation.simulation.total_s)}, once the kiln reads ${text(formatTemperature(opens_C, unit))}.`}
+          ? `Estimate: cool enough since ${clock(evaluation.simulation.total_s)}. Open when the kiln reads ${text(formatTemperature(opens_C, unit))} or less.`
+          : `Open when the kiln reads ${text(formatTemperature(opens_C, unit))} or less, about ${clock(evaluation.simulation.total_s)}.`}
       </Words>
     </View>
   );

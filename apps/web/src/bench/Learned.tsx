@@ -45,7 +45,7 @@ function words(known: Required<TakenOver>, unit: TemperatureUnit): string {
 }
 
 export function Learned({ learned, kilns }: { learned: Taught | null; kilns: readonly Kiln[] | undefined }) {
-  if (!learned) return <Words tone="muted">Nothing yet: tell how a firing came out, and what it teaches of your kiln stands here.</Words>;
+  if (!learned) return <Words tone="muted">Nothing yet. Record a result, and what it teaches about your kiln appears here.</Words>;
   return <Told learned={learned} kiln={kilns?.find(({ id }) => id === learned.kilnId)} />;
 }
 
@@ -74,13 +74,13 @@ function Told({ learned, kiln }: { learned: Taught; kiln: Kiln | undefined }) {
     <View style={{ gap: space.small }}>
       <Words>
         {firings === 0
-          ? `${kilnName}, ${familyName}: every firing that was told is left out, so nothing is known but what is usual.`
+          ? `${kilnName}, ${familyName}: every recorded firing is left out, so the usual values apply.`
           : `${kilnName}, ${familyName}, from ${firings} ${firings === 1 ? 'firing' : 'firings'}: ${words(found, unit)}.`}
       </Words>
       <Words size="label" tone="muted">
         {`Nine in ten: ${factors.join(' to ')} times, and within ${spread} of that reading. ${
           separated
-            ? 'The two can be told apart by these firings.'
+            ? 'These firings separate the two.'
             : 'These firings cannot tell the two apart: a witness cone or a thermocouple at the glass, or a look at another temperature, would.'
         }`}
       </Words>

@@ -15,7 +15,7 @@ export function benchPaper({ inKiln, waiting, waitingInAll, recoat, making }: Be
       [
         `${kilnName}${place ? `, ${place}` : ''}`,
         load.openedAt !== null
-          ? `opened ${isAt(load.openedAt)}; not told of yet`
+          ? `opened ${isAt(load.openedAt)}; no result recorded yet`
           : `${load.at > now ? 'starts by itself at' : 'started'} ${isAt(load.at)}; by its schedule ${text(formatDuration(total_s))} until it may be opened, ${isAt(load.at + total_s * 1000)}`,
       ],
       load.openedAt !== null ? 'opened' : load.at > now ? 'planned' : 'in the kiln',

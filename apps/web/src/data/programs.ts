@@ -1,4 +1,4 @@
-/** What stands in the programs of the controllers, and where a schedule stood that was keyed over. */
+/** What the programs of the controllers hold, and where a schedule stood that was keyed over. */
 import { type Program, api } from '@torvin/schema';
 import { queryOptions, useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';

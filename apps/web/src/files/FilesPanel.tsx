@@ -81,7 +81,7 @@ export function FilesPanel({
         <Action
           kind="second"
           title="Calendar"
-          label="Calendar: look-in, the end of the controller and opening, from the start chosen above"
+          label="Calendar: check, end of the program and opening, from the start chosen above"
           disabled={saving}
           testID="take-calendar"
           onPress={() => void takeCalendar()}

@@ -45,7 +45,7 @@ export function PlanPrintScreen({ piece, shelves, at }: { piece: Piece; shelves:
       back={{ title: piece.name, href: `/pieces/${piece.id}${at ? `?at=${at}` : ''}` }}
     >
       <View style={{ gap: space.large }}>
-        <Notice tone="care">Print at 100 %, not fitted to the page, and measure the 100 mm on the first sheet before you cut by it.</Notice>
+        <Notice tone="care">Print at 100 %, not fitted to the page. Measure the 100 mm on the first sheet before you cut.</Notice>
         <View>
           <Tick on={mirrored} title="Mirrored, as from the other face" testID="plan-mirrored" onPress={() => setMirrored(!mirrored)} />
           {rows.length > 0 && <Tick on={withList} title="With the cutting list" testID="plan-with-list" onPress={() => setWithList(!withList)} />}

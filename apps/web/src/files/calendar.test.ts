@@ -21,13 +21,13 @@ const lines = (of = firing): string[] =>
 const valuesOf = (all: string[], name: string): string[] =>
   all.filter((line) => new RegExp(`^${name}[:;]`).test(line)).map((line) => line.slice(line.indexOf(':') + 1));
 
-test('look-in, the end of what the controller does and opening stand in it, over a change of clocks', () => {
+test('check, the end of what the controller does and opening are in it, over a change of clocks', () => {
   const all = lines();
   // Summer time ended at 01:00 UTC: 03:00 UTC is 03:00 in Lisbon, five hours after 23:00.
   expect(valuesOf(all, 'DTSTART')).toEqual(['20261025T030000Z', '20261025T100000Z', '20261025T140100Z']);
   expect(valuesOf(all, 'DTEND')).toEqual(['20261025T032400Z', '20261025T100100Z', '20261025T140200Z']);
   expect(valuesOf(all, 'SUMMARY')).toEqual(
-    ['Look in', 'The controller is done', 'May be opened'].map((title) => `${title}: Plaque no. 14\\, tack fuse\\; "blue"`),
+    ['Check', 'The controller is done', 'May be opened'].map((title) => `${title}: Plaque no. 14\\, tack fuse\\; "blue"`),
   );
   expect(all.filter((line) => line === 'BEGIN:VALARM')).toHaveLength(3);
   expect([all[0], all.at(-2)]).toEqual(['BEGIN:VCALENDAR', 'END:VCALENDAR']);
@@ -47,7 +47,7 @@ test('another program reads it: every event with its alarm at its beginning, the
   expect(events).toHaveLength(3);
   for (const event of events) {
     const { summary, startDate, endDate, sequence, uid } = new ICAL.Event(event);
-    expect(summary).toMatch(/^(Look in|The controller is done|May be opened): Plaque no\. 14, tack fuse; "blue"$/);
+    expect(summary).toMatch(/^(Check|The controller is done|May be opened): Plaque no\. 14, tack fuse; "blue"$/);
     expect(uid).toMatch(/^0198c5a2-0000-7000-8000-000000000001-(look|controlled|opens)@torvin$/);
     expect(sequence).toBeGreaterThan(1.7e9);
     expect(endDate.compare(startDate)).toBe(1);

@@ -43,9 +43,9 @@ export function calendarOf({ id, what, kilnName, startsAt, moments, opensBelow, 
   const { look, controlled_s, opens_s } = moments;
   const { error, value } = createEvents(
     [
-      event('look', 'Look in', look.from_s, look.to_s, 'It holds at its hottest, by the schedule.'),
+      event('look', 'Check', look.from_s, look.to_s, 'It holds at its hottest, by the schedule.'),
       event('controlled', 'The controller is done', controlled_s, controlled_s, 'From here on the closed kiln cools by itself.'),
-      event('opens', 'May be opened', opens_s, opens_s, `By the model, once the kiln reads ${opensBelow} or less.`),
+      event('opens', 'May be opened', opens_s, opens_s, `Estimated. Open when the kiln reads ${opensBelow} or less.`),
     ],
     { productId: PRODUCT, calName: `${what} in ${kilnName}` },
   );

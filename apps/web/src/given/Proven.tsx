@@ -22,9 +22,7 @@ export function Proven({ onChosen }: { onChosen(firingId: string): void }) {
   return (
     <View style={{ gap: space.small }}>
       <Field label="Piece, note or glass" value={typed} onChange={setTyped} testID="proven-search" />
-      {found?.length === 0 && (
-        <Words tone="muted">{typed === '' ? 'None has been told of yet that came out right.' : 'None of those that came out right.'}</Words>
-      )}
+      {found?.length === 0 && <Words tone="muted">{typed === '' ? 'No firing marked right yet.' : 'None of those that came out right.'}</Words>}
       {found?.map((firing) => (
         <Action
           key={firing.id}

@@ -1,4 +1,4 @@
-/** How deep a body lies, what it weighs, and where its rim goes if it is left to flow. */
+/** How thick a body is, what it weighs, where its rim goes; and what has been done to its glass. */
 import { bodyFigures } from '@torvin/core/body';
 import { RECIPES, rimMovesIn } from '@torvin/core/look';
 import {
@@ -20,22 +20,23 @@ import {
   touchingWords,
 } from '@torvin/core/piece';
 import { inDamSentence } from '@torvin/core/schedule';
-import { type Figure, type Units, formatLength, formatMass, otherUnits, text } from '@torvin/core/units';
+import { type Units, formatLength, formatMass, otherUnits, text } from '@torvin/core/units';
 import type { Shelves } from '@torvin/schema';
-import { View } from 'react-native';
+import { useState } from 'react';
+import { Pressable, View } from 'react-native';
 import { useUnits } from '@/data/FormUnits';
-import { space } from '@/theme/theme';
+import { TARGET, space } from '@/theme/theme';
 import { FigureBlock } from '@/ui/FigureBlock';
+import { Hidden } from '@/ui/Hidden';
 import { Notice } from '@/ui/Notice';
 import { Words } from '@/ui/Words';
 
 const RIM = {
-  'runs-out': (rest: string) => `Deeper than the ${rest} at which hot glass rests: given heat it runs out at the rim unless dammed.`,
-  'draws-in': (rest: string) => `Thinner than the ${rest} at which hot glass rests: given heat the rim draws in and thickens.`,
-  stays: (rest: string) => `Near the ${rest} at which hot glass rests: the rim hardly moves.`,
-  fills: () => 'Fills its dam, given heat enough.',
-  opens: (rest: string) =>
-    `A film of grains, far thinner than the ${rest} at which hot glass rests: given heat it draws together into lace or islands, and its outline stays.`,
+  'runs-out': (rest: string) => `Thicker than ${rest}: at full fuse it spreads at the rim unless dammed.`,
+  'draws-in': (rest: string) => `Thinner than ${rest}: at full fuse the rim draws in and thickens.`,
+  stays: (rest: string) => `Near ${rest}: the rim hardly moves.`,
+  fills: () => 'At full fuse it fills its dam.',
+  opens: (rest: string) => `A film of grains, far thinner than ${rest}: hot, it draws together into lace or islands. Its outline stays.`,
   wavers: (rest: string, back: string) => inDamSentence('wavers', rest, back),
   scallops: (rest: string, back: string) => inDamSentence('scallops', rest, back),
 } as const;
@@ -66,47 +67,63 @@ function contactWords(body: BodyNow, shelves: Shelves): string {
   return `Touching: ${words.slice(0, CONTACTS_NAMED).join(', ')}${more > 0 ? ` and ${more} more` : ''}.`;
 }
 
-export function BodyFigures({ body, after, next, work_perPa, turns, shelves }: BodyFiguresProps) {
+/** The three figures of a body: how thick it is, what it weighs, where its rim goes. A tap shows all three in the other units. */
+export function BodyFigures({ body, next, work_perPa, shelves }: Pick<BodyFiguresProps, 'body' | 'next' | 'work_perPa' | 'shelves'>) {
   const units = useUnits();
+  const [turned, setTurned] = useState(false);
   const glasses = namedGlasses(shelves);
   const made = bodyOf(body, glasses);
   if (!made.ok) return <Notice tone="warn">{made.problem.message}</Notice>;
   if (made.value.body.glasses.length === 0) return null;
   const { depth, afterFiring } = bodyFigures(made.value.body);
   const mass_kg = massNow(body, glasses);
-  const sum = ledgerWords(ledgerOf(after), units);
-  const touching = contactWords(body, shelves);
-  const heat = heatWords(turns, made.value.body, units, broughtBy(body.layers, shelves));
   const even = depth.max_m - depth.min_m < 1e-4;
-  const deep = ({ length }: Units): Figure => {
-    const most = formatLength(depth.max_m, length);
-    return even ? most : { figure: `${formatLength(depth.min_m, length).figure} to ${most.figure}`, unit: length };
-  };
   // One figure: what the firing does that it is for, as its drawing shows it; what it would come to in the end where none is planned.
   const isForFiring = next !== undefined && work_perPa !== null;
   const moves_m = isForFiring ? rimMovesIn(made.value.body, next.look, work_perPa) : afterFiring.rimMoves_m;
-  const moves = ({ length }: Units): Figure => {
+  const figures = ({ length, mass }: Units) => {
+    const most = formatLength(depth.max_m, length);
     const by = formatLength(moves_m, length);
-    return { ...by, figure: moves_m > 0 ? `+${by.figure}` : by.figure };
+    return {
+      deep: even ? most : { figure: `${formatLength(depth.min_m, length).figure} to ${most.figure}`, unit: length },
+      heavy: formatMass(mass_kg, mass),
+      moves: { ...by, figure: moves_m > 0 ? `+${by.figure}` : by.figure },
+    };
   };
-  const other = otherUnits(units);
-  const recipe = next && RECIPES[next.look];
-  const elsewhere = recipe && (recipe.puddle ?? recipe.fills) ? recipe : null;
+  const [shown, others] = [figures(turned ? otherUnits(units) : units), figures(turned ? units : otherUnits(units))];
+  return (
+    <Pressable
+      role="button"
+      onPress={() => setTurned(!turned)}
+      style={{ flexDirection: 'row', gap: space.large, minHeight: TARGET }}
+      {...({ dataSet: { turned: String(turned) } } as object)}
+      testID="figures"
+    >
+      <FigureBlock label="thickness" wide={!even} value={shown.deep} testID="figure-depth" />
+      <FigureBlock label="mass" value={shown.heavy} testID="figure-mass" />
+      {!takesOtherForm(next) && (
+        <FigureBlock label="rim moves" value={shown.moves} note={isForFiring ? 'in this firing' : 'if left to flow'} testID="figure-rim" />
+      )}
+      <Hidden>
+        <Words>{`, or ${text(others.deep)}, ${text(others.heavy)}, ${text(others.moves)}`}</Words>
+      </Hidden>
+    </Pressable>
+  );
+}
+
+/** A puddle or a casting: its rim goes elsewhere. */
+const takesOtherForm = (next: PlannedStep | undefined): boolean => next !== undefined && Boolean(RECIPES[next.look].puddle ?? RECIPES[next.look].fills);
+
+/** What has been done to the glass: what its steps put on and took, how it lies, what heat it has had, and where its rim tends. */
+export function BodyHistory({ body, after, next, turns, shelves }: Omit<BodyFiguresProps, 'work_perPa'>) {
+  const units = useUnits();
+  const made = bodyOf(body, namedGlasses(shelves));
+  if (!made.ok || made.value.body.glasses.length === 0) return null;
+  const { afterFiring } = bodyFigures(made.value.body);
+  const sum = ledgerWords(ledgerOf(after), units);
+  const heat = heatWords(turns, made.value.body, units, broughtBy(body.layers, shelves));
   return (
     <View style={{ gap: space.small }}>
-      <View style={{ flexDirection: 'row', gap: space.large }}>
-        <FigureBlock label="depth" wide={!even} value={deep(units)} other={deep(other)} testID="figure-depth" />
-        <FigureBlock label="mass" value={formatMass(mass_kg, units.mass)} other={formatMass(mass_kg, other.mass)} testID="figure-mass" />
-        {!elsewhere && (
-          <FigureBlock
-            label="rim moves"
-            value={moves(units)}
-            other={moves(other)}
-            note={isForFiring ? 'in this firing' : 'if left to flow'}
-            testID="figure-rim"
-          />
-        )}
-      </View>
       {sum !== null && (
         <Words size="label" testID="ledger">
           {sum}
@@ -115,23 +132,36 @@ export function BodyFigures({ body, after, next, work_perPa, turns, shelves }: B
       <Words size="label" testID="body-words">
         {[bodyWords(body, units), strikeWords(body, shelves)].filter(Boolean).join(' ')}
       </Words>
-      {touching !== '' && (
-        <Words size="label" tone="muted" testID="touching">
-          {touching}
-        </Words>
-      )}
       {heat.length > 0 && (
         <Words size="label" testID="figure-haze">
           {heat.join(' ')}
         </Words>
       )}
-      <Words size="label">
-        {elsewhere
-          ? `A ${elsewhere.name.toLowerCase()} takes it to another form: its run sheet tells which.`
+      <Words size="label" testID="rim-words">
+        {next && takesOtherForm(next)
+          ? `A ${RECIPES[next.look].name.toLowerCase()} takes another form: see its schedule.`
           : RIM[afterFiring.tendency](
               ...([afterFiring.naturalDepth_m, -afterFiring.rimMoves_m].map((one) => text(formatLength(one, units.length))) as [string, string]),
             )}
       </Words>
     </View>
+  );
+}
+
+/** The same in one line; of glass that no firing has met, that. */
+export function historyVerdict({ body, turns, shelves }: Pick<BodyFiguresProps, 'body' | 'turns' | 'shelves'>, units: Units): string {
+  const made = bodyOf(body, namedGlasses(shelves));
+  const [heat] = made.ok && made.value.body.glasses.length > 0 ? heatWords(turns, made.value.body, units, broughtBy(body.layers, shelves)) : [];
+  return heat?.replace(/\.$/, '') ?? 'not fired yet';
+}
+
+/** What touches what; empty where one glass lies alone. */
+export function Touching({ body, shelves }: Pick<BodyFiguresProps, 'body' | 'shelves'>) {
+  const words = contactWords(body, shelves);
+  if (words === '') return null;
+  return (
+    <Words size="label" tone="muted" testID="touching">
+      {words}
+    </Words>
   );
 }

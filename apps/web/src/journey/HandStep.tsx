@@ -10,8 +10,6 @@ import {
   firingsOf,
   massNow,
   namedGlasses,
-  stepName,
-  stepWords,
   TAKEN_NAMES,
   tellDone,
 } from '@torvin/core/piece';
@@ -25,7 +23,6 @@ import { FigureBlock } from '@/ui/FigureBlock';
 import { Notice } from '@/ui/Notice';
 import { Tick } from '@/ui/Tick';
 import { Words } from '@/ui/Words';
-import { capital } from '@/ui/capital';
 import { HandFields } from './HandFields';
 import { StepMoves } from './StepMoves';
 import { StepTold } from './StepTold';
@@ -36,12 +33,10 @@ export interface HandStepProps {
   pieceId: string;
   shelves: Shelves;
   after: AfterStep & { step: LayStep | BenchStep };
-  /** Its place in the journey, from 0. */
-  index: number;
   isDone: boolean;
 }
 
-export function HandStep({ layup, pieceId, shelves, after, index, isDone }: HandStepProps) {
+export function HandStep({ layup, pieceId, shelves, after, isDone }: HandStepProps) {
   const units = useUnits();
   const { doc } = layup;
   const { step, problem, taken } = after;
@@ -49,13 +44,7 @@ export function HandStep({ layup, pieceId, shelves, after, index, isDone }: Hand
   const caution = step.kind === 'lay' ? undefined : benchKind(step).caution;
   const mass = massNow(after.body, namedGlasses(shelves));
   return (
-    <View style={{ gap: space.small }} testID="hand-step">
-      <Words size="title" bold role="heading" aria-level={2}>
-        {`${index + 1} ${stepName(step)}`}
-      </Words>
-      <Words tone="muted" testID="hand-words">
-        {capital(stepWords(step, units))}
-      </Words>
+    <View style={{ gap: space.small }}>
       {problem && (
         <Notice tone="warn" testID="step-problem">
           {problem.message}
@@ -83,7 +72,7 @@ export function HandStep({ layup, pieceId, shelves, after, index, isDone }: Hand
       </View>
       {step.kind === 'clean' && step.off === 'scale' && firingsOf(doc).some(({ look }) => RECIPES[look].group === 'thick') && (
         <Words size="label" tone="muted">
-          Scale that is left falls into the glass at the next firing: knock and wipe the ring clean, and line it anew.
+          Scale that is left falls into the glass at the next firing: knock and wipe the ring clean, and line it again.
         </Words>
       )}
     </View>

@@ -83,7 +83,14 @@ function Tile({ step: after, index, chosen, onPress }: { step: StripStep; index:
   const below = stands === 'next' ? `${came === undefined ? 'next' : CAME_WORDS[came ?? 'open']}${mass === '' ? '' : ` · ${mass}`}` : mass;
   return (
     <View role="listitem">
-      <Pressable role="button" aria-pressed={chosen} onPress={onPress} testID={`journey-${index}`} style={{ width: TILE.width + 4, minHeight: TARGET }}>
+      <Pressable
+        role="button"
+        aria-pressed={chosen}
+        onPress={onPress}
+        testID={`journey-${index}`}
+        {...({ dataSet: step.kind === 'fire' ? { fires: '' } : {} } as object)}
+        style={{ width: TILE.width + 4, minHeight: TARGET }}
+      >
         <Words size="note" bold={chosen} tone={chosen ? 'touch' : 'ink'} numberOfLines={1}>
           {title}
         </Words>

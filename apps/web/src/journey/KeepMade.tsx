@@ -214,7 +214,7 @@ function KeepForm({ piece, out, shelves, heat, stepWords, isLoose, there_kg, onD
         label="Mass of all of it"
         value={entry.mass}
         onChange={(mass) => set({ mass })}
-        hint="as reckoned; weigh it where some of it broke or was kept back"
+        hint="calculated; weigh it if some broke or was kept back"
         testID="keep-mass"
       />
       <Tick on={fragile} title="Fragile: to be laid by itself" onPress={() => setFragile(!fragile)} testID="keep-fragile" />
@@ -230,7 +230,7 @@ function KeepForm({ piece, out, shelves, heat, stepWords, isLoose, there_kg, onD
       )}
       {heat === null && (
         <Notice tone="care" testID="keep-no-heat">
-          It has no firing with a schedule yet, so that its heat and haze so far are not known to what is made of it.
+          It has no firing with a schedule yet, so its heat so far is not counted in what you make of it.
         </Notice>
       )}
       {(problem ?? save.refusal) && (

@@ -24,7 +24,7 @@ export function StepMoves({ layup, step }: { layup: Layup; step: JourneyStep }) 
         testID="step-later"
         onPress={() => layup.edit(moveStep(doc, step.id, index + 1))}
       />
-      <Action kind="plain" title="Take away" label={`Take away: ${stepName(step)}`} testID="remove-step" onPress={() => layup.edit(removeStep(doc, step.id))} />
+      <Action kind="plain" title="Remove" label={`Remove ${stepName(step)}`} testID="remove-step" onPress={() => layup.edit(removeStep(doc, step.id))} />
     </>
   );
 }

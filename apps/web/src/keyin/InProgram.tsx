@@ -38,7 +38,7 @@ export function InProgram({ controller, scheduleId, rows, programs, coming, slot
           testID="already-in"
           actions={onAsItStands && <Action kind="second" title="Use it as it stands" testID="use-standing" onPress={() => onAsItStands(already)} />}
         >
-          {`These figures stand in program ${already.slot} already: ${standsWords(already, now)}.`}
+          {`These figures are in program ${already.slot} already: ${standsWords(already, now)}.`}
         </Notice>
       )}
       {!already && over && (

@@ -7,7 +7,7 @@ import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { useUnits } from '@/data/FormUnits';
 import { firingName } from '@/layup/describe';
-import { runHref } from '@/journey/StepChain';
+import { runHref } from '@/journey/FiringSetUp';
 import { OutdatedChoice } from '@/planner/OutdatedChoice';
 import { QueueNotice } from '@/pieces/QueueNotice';
 import { useDraft } from '@/data/useDraft';
@@ -70,9 +70,7 @@ export function KeyInScreen({ piece, step, schedule, shelves, outdated, standing
       subtitle={`${piece.name} · ${controller.name} on ${kilnName} · counts in °${controller.unit} · holds ${controller.mostSegments} segments`}
       back={{ title: firingName(step), href: runHref(piece.id, step.id) }}
       padded={false}
-      actions={
-        decided && <Action kind="second" title="Print" label="Print what is to be keyed in, on one page" testID="print-key-in" onPress={() => window.print()} />
-      }
+      actions={decided && <Action kind="second" title="Print" label="Print the key-in sheet, one page" testID="print-key-in" onPress={() => window.print()} />}
     >
       <View style={{ paddingHorizontal: space.large }}>
         <QueueNotice queue={queue} mine="the schedule as you see it here" />
@@ -95,7 +93,7 @@ export function KeyInScreen({ piece, step, schedule, shelves, outdated, standing
               draft={draft}
               onTake={(left) => setKeyed(new Set(left))}
               what={(left) => `${left.length} of ${rows.length} rows were ticked here and the firing not started`}
-              titles={{ take: 'Go on from there', leave: 'Begin anew' }}
+              titles={{ take: 'Go on from there', leave: 'Start over' }}
             />
           </View>
           <View style={{ paddingHorizontal: space.large, paddingTop: space.small, gap: space.small }}>

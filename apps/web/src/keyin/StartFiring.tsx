@@ -193,7 +193,7 @@ function StartTime({ time: { when, setWhen, wish, chooseWish, later, setLater, w
           value={wish}
           options={[
             { value: 'start', title: 'The start' },
-            { value: 'look', title: 'The look-in' },
+            { value: 'look', title: 'The check' },
             { value: 'open', title: 'The opening' },
           ]}
           onChange={chooseWish}

@@ -42,8 +42,8 @@ export function delayOf(start: number, now: number, moments: Moments, mostDelay_
   const doubts: string[] = [];
   if (mostDelay_s !== undefined && wait_s > mostDelay_s + 60)
     doubts.push(`Its controller delays a start by ${text(formatDuration(mostDelay_s))} at most: set it from ${clock(start - 1000 * mostDelay_s)} on.`);
-  if (inTheNight(start)) doubts.push('It starts in the night: its first hour wants somebody within reach.');
-  if (inTheNight(at('look', start))) doubts.push('The look-in falls into the night.');
-  const plan = `Starts at ${clock(start)}, a delay of ${text(formatDuration(Math.max(60 * Math.round(wait_s / 60), 0)))} from now; look in from ${clock(at('look', start))}, open at ${clock(at('open', start))}.`;
+  if (inTheNight(start)) doubts.push('It starts at night. Be nearby for the first hour.');
+  if (inTheNight(at('look', start))) doubts.push('The check falls at night.');
+  const plan = `Starts at ${clock(start)}, a delay of ${text(formatDuration(Math.max(60 * Math.round(wait_s / 60), 0)))} from now; check from ${clock(at('look', start))}, open at ${clock(at('open', start))}.`;
   return { plan, doubts, tooLate: false };
 }

@@ -26,7 +26,7 @@ export function glancesAt({ firing, setup, layers, madeFrom }: Snapshot, unit: T
     : [
         'No marker ink, no fingerprint, no residue of grinding; dry.',
         ...coated.map(({ name, coated: side }) => `${name}: its coated side is ${side === 'down' ? 'down' : 'up'}.`),
-        firing.body.joined ? 'Fire face up, shelf face down, or turned on purpose.' : 'Nothing has shifted since it was laid.',
+        firing.body.joined ? 'Fire face up, shelf face down, or turned on purpose.' : 'All lies as it was laid.',
       ];
   const laid = madeFrom?.release !== undefined && smokes(madeFrom.release.coat.kind);
   const binds = setup.paper || laid || coat?.pace !== undefined;

@@ -14,7 +14,7 @@ import { usePrograms } from '@/data/programs';
 import { slotsOf, standingOf, standsWords } from '@/keyin/slots';
 import type { Variables } from '@/outbox/kinds';
 import { useOutbox, useSave } from '@/outbox/useOutbox';
-import { runHref } from '@/journey/StepChain';
+import { runHref } from '@/journey/FiringSetUp';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Fold } from '@/ui/Fold';
@@ -45,13 +45,13 @@ export function KilnScreen() {
     <Screen title="Kiln" padded={false}>
       <Part title="Running">
         {loads.length === 0 ? (
-          <Words tone="muted">Nothing is in a kiln. What is fired is put here from its key-in sheet.</Words>
+          <Words tone="muted">No firing in a kiln. Start one from its key-in sheet and it appears here.</Words>
         ) : (
           loads.map(([first, ...others]) => <InKiln key={first.load.id} firing={first} others={others} />)
         )}
       </Part>
       <Part title="To key in">
-        {ready.length === 0 && <Words tone="muted">Nothing is ready: a firing is, once its schedule is computed.</Words>}
+        {ready.length === 0 && <Words tone="muted">Nothing to key in yet. Plan a firing and its schedule appears here.</Words>}
         <View role="list">
           {ready.map((one) => (
             <LinkRow key={one.piece.id} href={runHref(one.piece.id, one.stepId, 'key-in')} inset={0} testID="ready-to-key">
@@ -86,7 +86,7 @@ export function KilnScreen() {
 }
 
 const holdsWords = (standing: readonly Program[]): string =>
-  standing.length === 0 ? 'nothing is known to stand in it' : `${standing.length === 1 ? 'one program' : `${standing.length} programs`} known`;
+  standing.length === 0 ? 'no program recorded' : `${standing.length === 1 ? 'one program' : `${standing.length} programs`} known`;
 
 const NOTHING_KNOWN = { pieceId: null, pieceName: null, stepId: null };
 
@@ -165,8 +165,8 @@ function Programs({ controller, standing }: { controller: Controller & { id: str
                 {known && (
                   <Action
                     kind="plain"
-                    title="Something else stands there"
-                    label={`Something else stands there: program ${slot}`}
+                    title="Different program in this slot"
+                    label={`Different program in this slot: program ${slot}`}
                     disabled={key.saving}
                     testID={`program-${slot}-forget`}
                     onPress={() => forget(program)}

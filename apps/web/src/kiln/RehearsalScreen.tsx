@@ -12,7 +12,7 @@ import { slotsOf } from '@/keyin/slots';
 import { KeyedRows } from '@/panel/KeyedRows';
 import { PanelView } from '@/panel/PanelView';
 import { firingName } from '@/layup/describe';
-import { runHref } from '@/journey/StepChain';
+import { runHref } from '@/journey/FiringSetUp';
 import type { StepPageParts } from '@/planner/useStepPage';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
@@ -91,7 +91,7 @@ export function RehearsalScreen({ piece, step, schedule, shelves, outdated }: St
               testID="rehearsal-delay"
             />
           )}
-          {profile.alarms && <Tick on={rings} title="Ring when it is time to look in" onPress={() => setRings(!rings)} testID="rehearsal-rings" />}
+          {profile.alarms && <Tick on={rings} title="Ring when it is time to check" onPress={() => setRings(!rings)} testID="rehearsal-rings" />}
           {run?.refused && (
             <Notice tone="warn" testID="rehearsal-refused">
               {run.refused}

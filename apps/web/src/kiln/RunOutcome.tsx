@@ -51,7 +51,7 @@ export function RunOutcome({ run, planned, start }: { run: Run; planned: Planned
   return (
     <View style={{ gap: space.small, opacity: stale ? 0.5 : 1 }} testID="run-outcome">
       {standing && (
-        <Words testID="run-glass">{`By the model ${emptyFiringOf(firing) ? 'the inside of what is fired' : 'the core of the glass'} has ${text(formatTemperature(standing.core_C, units.temperature))}.`}</Words>
+        <Words testID="run-glass">{`Estimate: ${emptyFiringOf(firing) ? 'inside of the load' : 'glass core'} ${text(formatTemperature(standing.core_C, units.temperature))}.`}</Words>
       )}
       <MeasuredWidth height={CHART_HEIGHT}>
         {(width) => (

@@ -139,7 +139,7 @@ function MotifForm({ layup, pieceId, step, shelves, onLaid }: AddMotifProps) {
       {step.layers.length > 0 && (
         <Tick
           on={instead}
-          title={`in place of what is laid here (${countWords(step.layers.length, 'layer', 'layers')})`}
+          title={`replacing the layers here (${countWords(step.layers.length, 'layer', 'layers')})`}
           onPress={() => setInstead(!instead)}
           testID="motif-instead"
         />
@@ -147,7 +147,7 @@ function MotifForm({ layup, pieceId, step, shelves, onLaid }: AddMotifProps) {
       {isFirst && (
         <Tick
           on={outlines}
-          title={kind === 'onEdge' ? 'the piece is as large as that, and stands in a dam' : 'the piece is as large as that'}
+          title={kind === 'onEdge' ? 'the piece is as large as that, in a dam' : 'the piece is as large as that'}
           onPress={() => setOutlines(!outlines)}
           testID="motif-outline"
         />

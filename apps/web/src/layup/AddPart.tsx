@@ -149,7 +149,7 @@ function outlineOf({ shape, width, length, points }: Entry, unit: 'mm' | 'in'): 
   const side = (typed: string, name: string): Outcome<number> => readLength(typed, name, PART_RANGE_M, unit);
   const along = (least: number, example: string): Outcome<[number, number][]> => {
     const read = readCorners(points, unit, least);
-    return read ? { ok: true, value: read } : refused('unreadable', '', `Cannot read '${points.trim()}' as points; write two lengths for each, as ${example}.`);
+    return read ? { ok: true, value: read } : refused('unreadable', '', `'${points.trim()}' are not points. Write two lengths for each, as ${example}.`);
   };
   const checked = (outline: PartOutline): Outcome<PartOutline> => {
     const parsed = PartOutlineSchema.safeParse(outline);

@@ -1,4 +1,4 @@
-/** The fit of the lay-up in words: verdict, reason and margin, reactions, coatings; 'why?' opens the reckoning. */
+/** What the verdict on fit rests on: each contact with its margin, reactions, coatings; 'why?' opens the calculation. */
 import { View } from 'react-native';
 import { useTheme } from '@/theme/ThemeContext';
 import { space } from '@/theme/theme';
@@ -8,29 +8,13 @@ import { Words } from '@/ui/Words';
 import { hatched } from '@/ui/hatched';
 import type { FitNews } from './useFit';
 
-const SUMMARY_PX = 24;
-const NOTE_PX = 52;
 const HELD = ['faceDown', 'capped'];
 
-/** contacts: of how many different glasses it will speak, so that nothing below jumps when the judgement comes. */
-export function FitNotes({ fit, contacts }: { fit: FitNews | null; contacts: number }) {
+export function FitNotes({ fit }: { fit: FitNews | null }) {
   const { colours } = useTheme();
-  if (!fit) {
-    return (
-      <View style={{ minHeight: SUMMARY_PX + contacts * NOTE_PX }}>
-        <Words tone="muted">Judging the fit …</Words>
-      </View>
-    );
-  }
-  const warns = fit.verdict === 'fails' || fit.verdict === 'doubtful';
+  if (!fit) return <Words tone="muted">Judging the fit …</Words>;
   return (
     <View style={{ gap: space.hair, ...hatched(colours, fit.stale) }} testID="fit">
-      <View style={{ flexDirection: 'row', alignItems: 'center', gap: space.small }}>
-        {warns && <WarningSign colour={colours.warn} />}
-        <Words bold tone={warns ? 'warn' : 'ink'} role={warns ? 'alert' : undefined} testID="fit-summary">
-          {fit.summary}
-        </Words>
-      </View>
       {fit.findings.map(({ key, tone, sentence, reckoning }) => (
         <Why key={key} lines={reckoning} of={sentence} testID={`why-${key.replace(' ', '-')}`}>
           <View style={{ flexDirection: 'row', gap: space.small }}>

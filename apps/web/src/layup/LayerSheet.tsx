@@ -94,8 +94,8 @@ export function LayerSheet({ layup, pieceId, layer, place: { index, count }, nam
         />
         <Action
           kind="second"
-          title="Take away"
-          label={`Take away: ${name}`}
+          title="Remove"
+          label={`Remove ${name}`}
           disabled={laidLayers(doc).length === 1}
           testID="layer-remove"
           onPress={() => {

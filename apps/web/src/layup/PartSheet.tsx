@@ -97,8 +97,8 @@ export function PartSheet({ layup, pieceId, step, body, parts, selected, shelves
         )}
         <Action
           kind="second"
-          title="Take away"
-          label={`Take away: ${title}`}
+          title="Remove"
+          label={`Remove ${title}`}
           testID="part-remove"
           onPress={() => {
             edit(removeParts(doc, step.id, ids));

@@ -1,4 +1,4 @@
-/** A picture of a sketch laid under the plan: taken in, scaled by two places that one knows apart, moved, taken away. */
+/** A picture of a sketch laid under the plan: taken in, scaled by two places that one knows apart, moved, removed. */
 import { type Sketch, layUnder, scaledBetween, SKETCH_RANGE_M } from '@torvin/core/piece';
 import type { Point } from '@torvin/core/plan';
 import { formatLength, text } from '@torvin/core/units';

@@ -30,7 +30,7 @@ const UndoButtons = memo(function UndoButtons({ undo, redo, onBack, onForth }: P
   return (
     <>
       {button('Undo', undo, onBack)}
-      {button('Redo', redo, onForth)}
+      {redo !== null && button('Redo', redo, onForth)}
     </>
   );
 });

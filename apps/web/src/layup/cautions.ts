@@ -24,7 +24,7 @@ export const WET_CAUTIONS: Record<Wet, string> = {
 export const PAPER_CAUTION = 'Fibre paper smokes as its binder burns and is dust afterwards: air the room, respirator, wipe up wet.';
 
 export const WORK_CAUTIONS = {
-  kiln: 'A hot kiln burns and its elements are live: power off before reaching in, face shield and gloves for a look, nothing that can catch fire near by. Wiring and ventilation by licensed people under local codes.',
+  kiln: 'A hot kiln burns and its elements are live. Power off before reaching in. Wear a face shield and gloves to look. Keep what can burn away. Wiring and ventilation by licensed people under local codes.',
   keyIn: 'Key it in with the kiln cold and closed, and stay within reach for the first hour. Power off at the switch before a hand goes in.',
   open: 'Open only when it is cool; then tap it for a clear ring, and look through crossed polarisers before you cut or grind. Brush primer off wet, with a respirator.',
   coldWork: 'Grind wet with eye protection and ear defence, a breaker on the circuit; acids and etching creams by their makers’ sheets alone.',

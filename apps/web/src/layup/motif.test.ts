@@ -47,7 +47,7 @@ test.each([
   ['ring', { count: '60' }, /60 of these do not go round/],
   ['ring', { deep: '80' }, /meet in the middle/],
   ['woven', { gap: '50' }, /The gaps are wider than the pieces/],
-  ['slices', { wide: 'broad' }, /Cannot read 'broad'/],
+  ['slices', { wide: 'broad' }, /'broad' is not a/],
 ] as [MotifKind, Partial<MotifFields>, RegExp][])('%s of %j is refused in words', (kind, fields, words) => {
   const told = read(kind, fields);
   expect(told.ok ? 'laid' : told.problem.message).toMatch(words);

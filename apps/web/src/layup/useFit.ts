@@ -21,8 +21,11 @@ export interface FitFinding {
 }
 
 export interface FitNews {
-  /** The whole in one sentence. */
-  summary: string;
+  /** The whole in a word or two, and what it rests on. */
+  title: string;
+  about: string;
+  /** Something in it must be put right before it is fired. */
+  warns: boolean;
   verdict: FitVerdict['verdict'];
   findings: FitFinding[];
   marks: ContactMark[];
@@ -30,12 +33,13 @@ export interface FitNews {
   stale: boolean;
 }
 
-const SUMMARIES: Record<FitVerdict['verdict'], string> = {
-  fits: 'Fits.',
-  likely: 'Likely to fit, by estimate.',
-  doubtful: 'Doubtful whether it fits.',
-  fails: 'Does not fit.',
+const VERDICTS: Record<FitVerdict['verdict'], { title: string; about: string }> = {
+  fits: { title: 'Fits', about: 'one glass' },
+  likely: { title: 'Likely to fit', about: 'estimated, not tested' },
+  doubtful: { title: 'Fit doubtful', about: 'Test a strip of these glasses first.' },
+  fails: { title: 'Does not fit', about: 'Fired together they crack. Change a glass before you fire.' },
 };
+const COUNTS = ['', 'one', 'two', 'three', 'four', 'five', 'six'] as const;
 
 export function useFit(layers: readonly LaidLayer[], shelves: Shelves): FitNews | null {
   const units = useUnits();
@@ -54,7 +58,9 @@ export function useFit(layers: readonly LaidLayer[], shelves: Shelves): FitNews 
   const coatingMarks = coatings
     .filter(({ state }) => state !== 'faceDown' && state !== 'capped')
     .map(({ layer }): ContactMark => ({ lower: layer, upper: layer, tone: 'warn' }));
-  if (contacts.length === 0) return { summary: 'One layer: nothing has to fit.', verdict: 'fits', findings: [], marks: coatingMarks, coatings, stale: false };
+  const lieWell = coatingMarks.length === 0;
+  if (contacts.length === 0)
+    return { title: 'Fits', about: 'one layer', warns: !lieWell, verdict: 'fits', findings: [], marks: coatingMarks, coatings, stale: false };
   if (!value || value.pairs.length !== contacts.length) return null;
 
   const findings = value.pairs.flatMap((pair, index): FitFinding[] => {
@@ -78,11 +84,10 @@ export function useFit(layers: readonly LaidLayer[], shelves: Shelves): FitNews 
   });
   const marks = findings.flatMap(({ tone, between }): ContactMark[] => (tone === 'fine' ? [] : between.map(([lower, upper]) => ({ lower, upper, tone }))));
   const kinds = question.ids.length;
-  const summary =
-    value.verdict === 'fits' && kinds > 1 && value.basis === 'proven'
-      ? `Fits. ${kinds === 2 ? 'Two' : kinds} glasses of one proven family.`
-      : SUMMARIES[value.verdict];
-  return { summary, verdict: value.verdict, findings, marks: strongest([...marks, ...coatingMarks]), coatings, stale };
+  const words = VERDICTS[value.verdict];
+  const about = value.verdict === 'fits' && kinds > 1 && value.basis === 'proven' ? `${COUNTS[kinds] ?? kinds} glasses, one tested family` : words.about;
+  const warns = value.verdict === 'fails' || value.verdict === 'doubtful' || !lieWell;
+  return { title: words.title, about, warns, verdict: value.verdict, findings, marks: strongest([...marks, ...coatingMarks]), coatings, stale };
 }
 
 /** One mark at each contact: a warning hides what is only to be known. */

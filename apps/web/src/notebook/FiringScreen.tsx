@@ -167,7 +167,7 @@ function FiringActions({ detail, stressed }: { detail: FiringDetail; stressed: b
     <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
       <Action
         kind={firing.result === null ? 'main' : 'second'}
-        title={firing.result === null ? 'Tell how it came out' : 'Tell more'}
+        title={firing.result === null ? 'Record result' : 'Tell more'}
         testID="tell"
         onPress={() => router.push(`/notebook/${firing.id}/tell`)}
       />
@@ -207,7 +207,7 @@ function FiringActions({ detail, stressed }: { detail: FiringDetail; stressed: b
 /** A plan by an earlier engine beside what ran by this one: what differs between them may be the engine's own. */
 function earlierPlan({ schedule: { result, snapshot } }: FiringDetail): string | null {
   const engine = toldBy(result, snapshot);
-  return engine === ENGINE_VERSION ? null : `The plan was told by an earlier Torvin (engine ${engine}), what ran by this one (engine ${ENGINE_VERSION}).`;
+  return engine === ENGINE_VERSION ? null : `The plan was calculated by an earlier Torvin (engine ${engine}), the run by this one (engine ${ENGINE_VERSION}).`;
 }
 
 function DeleteFiring({ detail: { firing } }: { detail: FiringDetail }) {

@@ -56,7 +56,7 @@ export function LessonFields({ value, fault, onChange }: LessonFieldsProps) {
   return (
     <View style={{ gap: space.small }}>
       <Words>
-        A thermocouple or a witness at the glass tells how far the controller is off, which no look can tell by itself. Of one moment, best late in a hold.
+        A thermocouple or witness cone at the glass shows how far the controller is off. No result shows that by itself. Of one moment, best late in a hold.
       </Words>
       <Field
         label="The controller read"

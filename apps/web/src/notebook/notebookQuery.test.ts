@@ -24,7 +24,7 @@ describe('the Notebook in the address', () => {
 
   test.each(['-3', '1.5', 'NaN', ''])("a row '%s' is the first", (row) => expect(queryFrom({ row }).row).toBe(0));
 
-  test('what is taken away is named, so that it leaves the address', () => {
+  test('what is removed is named, so that it leaves the address', () => {
     expect(Object.keys(paramsOf({ text: '', row: 0 })).sort()).toEqual(['came', 'form', 'look', 'q', 'row']);
   });
 });

@@ -168,7 +168,7 @@ export function saveKinds(client: QueryClient, filled: (id: string, put: (variab
       taken: (filed) => adoptPiece(client, filed),
       revives: piece,
       words: ({ name, filing: { awayAt, finishedAt, patternAt } }) =>
-        `${name} ${awayAt !== null ? 'put away' : patternAt !== null ? 'made a pattern' : finishedAt !== null ? 'finished' : 'filed'}`,
+        `${name} ${awayAt !== null ? 'archived' : patternAt !== null ? 'made a pattern' : finishedAt !== null ? 'finished' : 'filed'}`,
     },
     saveSchedule: {
       queue: ({ pieceId }) => pieceQueue(pieceId),
@@ -252,7 +252,7 @@ export function saveKinds(client: QueryClient, filled: (id: string, put: (variab
       send: ({ controllerName: _name, of: _of, ...body }, { key }) => call(api.keyProgram, { key, body }),
       taken: () => void readAnew(client, keys.programs()),
       needs: ({ scheduleId }) => (scheduleId === null ? [] : [scheduleId]),
-      words: ({ slot, controllerName }) => `What stands in program ${slot} of ${controllerName}`,
+      words: ({ slot, controllerName }) => `Program ${slot} of ${controllerName}`,
     },
     removeProgram: {
       queue: ({ controllerId }) => `programs ${controllerId}`,
@@ -270,7 +270,7 @@ export function saveKinds(client: QueryClient, filled: (id: string, put: (variab
       queue: () => 'reckonings',
       send: (body, { key }) => call(api.keepReckoning, { key, body }),
       taken: () => void readAnew(client, keys.reckonings),
-      words: ({ told }) => `Reckoned: ${told}`,
+      words: ({ told }) => `Calculated: ${told}`,
     },
     addPhoto: {
       queue: ({ id }) => `photo ${id}`,
@@ -308,7 +308,7 @@ export function saveKinds(client: QueryClient, filled: (id: string, put: (variab
       queue: () => SHELVES_QUEUE,
       send: ({ kind, id, archived }, { key }) => call(recordApi[kind].archive, { id, key, body: { archived } }),
       taken: (shelves) => client.setQueryData(keys.shelves, shelves),
-      words: ({ name, archived }) => `${name} ${archived ? 'put away' : 'taken out again'}`,
+      words: ({ name, archived }) => `${name} ${archived ? 'archived' : 'restored'}`,
     },
     removeRecord: {
       queue: () => SHELVES_QUEUE,

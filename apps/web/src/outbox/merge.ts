@@ -27,7 +27,7 @@ export function onto<T>(before: T, mine: T, theirs: T): T {
   return mine;
 }
 
-/** Of a flat document whose parts may be left out: part by part, also where one was added or taken away. */
+/** Of a flat document whose parts may be left out: part by part, also where one was added or removed. */
 export function partsOnto<T extends object>(before: T, mine: T, theirs: T): T {
   const [was, own, stands] = [before, mine, theirs] as Fields[];
   const parts = keysOf(own, stands).map((key) => [

@@ -63,7 +63,7 @@ function Tell({ detail: { firing, schedule }, back }: { detail: FiringDetail; ba
             </>
           }
         >
-          Somebody else has told of this firing meanwhile. What you changed here can be put onto what stands now.
+          Somebody else has recorded this firing meanwhile. You can add your changes to theirs.
         </Notice>
       )}
       {gone && <GoneChoice what="firing" onBringBack={() => bringBack(then)} onLeave={leaveMine} />}

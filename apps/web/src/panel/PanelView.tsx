@@ -65,7 +65,7 @@ export function PanelView({ panel, onPressed }: PanelViewProps) {
           <FigureText value={{ figure: figure || '–', unit: '' }} size="large" tone={isOld ? 'muted' : 'ink'} />
         </View>
         <Words size="label" tone={panel.refused ? 'warn' : 'muted'} bold={panel.refused !== ''} testID="panel-says">
-          {panel.refused || (isOld ? 'stands there from an older program' : ' ')}
+          {panel.refused || (isOld ? 'left by an older program' : ' ')}
         </Words>
       </View>
       {rows.map((keys, i) => (

@@ -1,4 +1,4 @@
-/** Pictures of a firing or of what stands on a shelf: shown small, opened large, added from camera or file, taken away. */
+/** Pictures of a firing or of what stands on a shelf: shown small, opened large, added from camera or file, removed. */
 import { PHOTOS_AT_MOST } from '@torvin/schema';
 import { type ReactNode, createElement, useEffect, useRef, useState } from 'react';
 import { Pressable, View } from 'react-native';
@@ -75,7 +75,7 @@ export function PhotoPicker({ hashes, of, onChange }: PhotoPickerProps) {
     own.put(id);
     set([...shown.current.hashes, localName(id)]);
     const arrived = await outbox.put('addPhoto', { id, fileName: file.name }, { id, own: true }).arrival;
-    // It may have been taken away again meanwhile.
+    // It may have been removed again meanwhile.
     if (arrived.ok || !own.isHere() || !shown.current.hashes.includes(localName(id))) return;
     set(shown.current.hashes.filter((hash) => hash !== localName(id)));
     setProblem(`'${file.name}': ${arrived.problem.message}`);

@@ -77,7 +77,7 @@ test('one that the server will not take is named with its reason and goes; the o
   expect(await readPicture(dish)).toBeDefined();
 });
 
-test('one that was taken away before the answer came says nothing, and is sent no more', async () => {
+test('one that was removed before the answer came says nothing, and is sent no more', async () => {
   render(<Picker begins={[]} />);
   await choose('film.mov');
   await waitFor(() => expect(mockArrivals).toHaveLength(1));

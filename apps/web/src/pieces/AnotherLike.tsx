@@ -69,9 +69,9 @@ export function AnotherLike({ piece, onNot }: AnotherLikeProps) {
     }
   }
 
-  if (!open) return <Action kind="second" title="Make another" label="Make another like it" testID="make-another" onPress={() => setOpen(true)} />;
+  if (!open) return <Action kind="second" title="Duplicate" label="Duplicate it" testID="make-another" onPress={() => setOpen(true)} />;
   return (
-    <View style={{ flexBasis: '100%', gap: space.small }} role="group" aria-label="Another like it" testID="another-like">
+    <View style={{ flexBasis: '100%', gap: space.small }} role="group" aria-label="Duplicate" testID="another-like">
       <Field label={count > 1 ? 'Name of the first' : 'Name'} value={name} error={wrongName} onChange={setName} testID="another-name" />
       <Field label="How many" value={typed} error={wrongCount} onChange={setTyped} keyboard="numeric" testID="another-count" />
       {firingsOf(piece.doc).length > 0 && (
@@ -80,12 +80,12 @@ export function AnotherLike({ piece, onNot }: AnotherLikeProps) {
       {problem !== null && <Notice tone="warn">{problem}</Notice>}
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
         <Action
-          title={count > 1 ? `Make ${count} like it` : 'Make it'}
+          title={count > 1 ? `Make ${count} copies` : 'Make a copy'}
           disabled={working || wrongCount !== undefined || wrongName !== undefined}
           testID="another-make"
           onPress={() => void make()}
         />
-        <Action kind="second" title="Not now" testID="another-not" onPress={onNot ?? (() => setOpen(false))} />
+        <Action kind="second" title="Cancel" testID="another-not" onPress={onNot ?? (() => setOpen(false))} />
       </View>
     </View>
   );

@@ -1,4 +1,4 @@
-/** How a piece is filed: its tags, whether it is finished, a pattern, or put away out of the lists. */
+/** How a piece is filed: its tags, whether it is finished, a pattern, or archived out of the lists. */
 import { type Filing, type Piece, TAGS_AT_MOST, TAG_LETTERS_AT_MOST } from '@torvin/schema';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -19,9 +19,9 @@ export const tagsOf = (typed: string): string[] => [
 ];
 
 function faultOf(tags: readonly string[]): string | undefined {
-  if (tags.length > TAGS_AT_MOST) return `At most ${TAGS_AT_MOST} tags; these are ${tags.length}.`;
+  if (tags.length > TAGS_AT_MOST) return `Use ${TAGS_AT_MOST} tags or fewer (you have ${tags.length}).`;
   const long = tags.find((tag) => tag.length > TAG_LETTERS_AT_MOST);
-  return long && `A tag has at most ${TAG_LETTERS_AT_MOST} letters; '${long.slice(0, 12)} …' has ${long.length}.`;
+  return long && `Use ${TAG_LETTERS_AT_MOST} letters or fewer in a tag ('${long.slice(0, 12)} …' has ${long.length}).`;
 }
 
 export function FilePiece({ piece }: { piece: Piece }) {
@@ -47,8 +47,8 @@ export function FilePiece({ piece }: { piece: Piece }) {
         />
         <Action
           kind="second"
-          title={awayAt === null ? 'Put away' : 'Take out again'}
-          label={awayAt === null ? `Put away, out of the lists: ${name}` : `Take out again: ${name}`}
+          title={awayAt === null ? 'Archive' : 'Restore'}
+          label={awayAt === null ? `Archive ${name}: out of the lists` : `Restore ${name}`}
           testID="put-away"
           onPress={() => put({ awayAt: awayAt === null ? Date.now() : null })}
         />

@@ -24,7 +24,7 @@ export function SavePieceFile({ pieceId, name }: { pieceId: string; name: string
   };
   return (
     <>
-      <Action kind="second" title="Piece file" label="Piece file: the piece with its firings" testID="save-piece-file" onPress={() => void save()} />
+      <Action kind="second" title="Export" label="Export: the piece with its firings" testID="save-piece-file" onPress={() => void save()} />
       {problem && <Notice tone="warn">{problem}</Notice>}
     </>
   );
@@ -58,7 +58,7 @@ export function ReadPieceFile() {
 
   return (
     <View>
-      <FileChoice kind="plain" title="Read in a piece file" accept=".json,application/json" testID="read-piece-file" onFiles={([file]) => void read(file)} />
+      <FileChoice kind="plain" title="Import a piece" accept=".json,application/json" testID="read-piece-file" onFiles={([file]) => void read(file)} />
       {said && (
         <Notice
           tone={said.tone}

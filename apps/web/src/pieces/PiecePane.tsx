@@ -14,8 +14,11 @@ import {
   type PlannedStep,
   bodyProfile,
   removeLayer,
+  glassIdsIn,
   shapingOf,
   snapshotOf,
+  stepName,
+  stepWords,
   standsAs,
   tellDone,
   turnLayer,
@@ -26,39 +29,36 @@ import {
   turnOf,
 } from '@torvin/core/piece';
 import type { Body } from '@torvin/core/schedule';
-import type { Piece, PieceDoc, Shelves, Step } from '@torvin/schema';
-import { useQueryClient } from '@tanstack/react-query';
+import { type Piece, type PieceDoc, type Shelves, type Step, nextStep } from '@torvin/schema';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { elementOf } from '@/ui/elementOf';
-import { keys } from '@/outside/keys';
 import { usePiece, useSchedule, useShelves } from '@/data/pieces';
 import { useUnits } from '@/data/FormUnits';
-import { SavePieceFile } from './PieceFileActions';
-import { useOutbox, useSave } from '@/outbox/useOutbox';
 import { SectionDrawing } from '@/section/SectionDrawing';
 import { SectionEditor } from '@/section/SectionEditor';
 import { trimsOf } from '@/section/trim';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
+import { Fold } from '@/ui/Fold';
+import { capital } from '@/ui/capital';
+import { showFault } from '@/ui/showFault';
 import { Waiting } from '@/ui/Loading';
 import { MeasuredWidth } from '@/ui/MeasuredWidth';
 import { Notice } from '@/ui/Notice';
 import { type Back, Screen } from '@/ui/Screen';
 import { Tick } from '@/ui/Tick';
 import { Words } from '@/ui/Words';
-import { offerBack } from '@/ui/takeBack';
-import { ofFingers } from '@/ui/taking';
+import { useIsLow } from '@/ui/useWidth';
 import { facesDiffer, glassOf } from '@/shelves/everyGlass';
 import { AddLayer } from '@/layup/AddLayer';
 import { AddStep } from '@/journey/AddStep';
-import { BodyFigures } from '@/journey/BodyFigures';
+import { BodyFigures, BodyHistory, Touching, historyVerdict } from '@/journey/BodyFigures';
 import { layersWords } from '@/layup/describe';
-import { FilePiece } from './FilePiece';
 import { FitNotes } from '@/layup/FitNotes';
 import { HandStep } from '@/journey/HandStep';
-import { JourneyStrip } from '@/journey/JourneyStrip';
+import { JourneyStrip, type StripStep } from '@/journey/JourneyStrip';
 import { LayerRows } from '@/layup/LayerRows';
 import { BodyViews, type BodyView } from '@/journey/BodyViews';
 import { LayerSheet } from '@/layup/LayerSheet';
@@ -68,7 +68,7 @@ import { PartSheet } from '@/layup/PartSheet';
 import { PlanPanel } from '@/layup/PlanPanel';
 import { KeepMade } from '@/journey/KeepMade';
 import { QueueNotice } from './QueueNotice';
-import { StepChain } from '@/journey/StepChain';
+import { FiringSetUp, runHref } from '@/journey/FiringSetUp';
 import { StepInForm, formedIn } from '@/planner/StepInForm';
 import { UndoBar } from '@/layup/UndoBar';
 import { OnPaper } from '@/paper/OnPaper';
@@ -77,6 +77,13 @@ import { piecePaper } from './piecePaper';
 import { useFit } from '@/layup/useFit';
 import { type Journey, useJourney } from '@/journey/useJourney';
 import { AnotherLike } from './AnotherLike';
+import { NextActBar } from './NextActBar';
+import { PieceMenu } from './PieceMenu';
+import { OutdatedNotice } from '@/planner/OutdatedNotice';
+import { useOutdated } from '@/planner/useOutdated';
+import { usePlanFiring } from '@/planner/usePlanFiring';
+import { useMadeStock } from '@/data/made';
+import { isShort } from '@/shelves/leftWords';
 import { useLayup } from '@/layup/useLayup';
 import { usePiecesHref } from './usePiecesQuery';
 
@@ -103,15 +110,19 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
   const units = useUnits();
   const layup = useLayup(piece);
   const { doc } = layup;
+  const all = laidLayers(doc);
   const [selected, setSelected] = useState<number | null>(null);
   // 'new': a firing that is being planned after the step that was looked at before, from then on named by looked.
-  const { at, another } = useLocalSearchParams<{ at?: string; another?: string }>();
+  const { at, another, stuck } = useLocalSearchParams<{ at?: string; another?: string; stuck?: string }>();
   const like = { id: piece.id, name: layup.name, doc };
   const [open, setOpen] = useState<string | null>(stepId ?? at ?? null);
   const [place, setPlace] = useState<number | undefined>();
   const [adding, setAdding] = useState<'layer' | 'step' | null>(null);
   const [view, setView] = useState<BodyView>('side');
   const [parts, setParts] = useState<string[]>([]);
+  const [menu, setMenu] = useState(false);
+  // Counts how often the set-up was asked for, so that the row opens again after it was closed.
+  const [asked, setAsked] = useState(open === 'new' || stuck === 'yes' ? 1 : 0);
   const journey = useJourney(doc, piece.fired, shelves, stepId ?? open);
   const { laying, shown, step } = journey;
   // The one that is looked at, else the one that comes next.
@@ -122,13 +133,15 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
   const own = useMemo(() => ownLayers(shown.layers, laying), [shown.layers, laying]);
   const names = shown.layers.map((_, index) => layerName(shown.layers, index));
   const fit = useFit(shown.layers, shelves);
+  const hasGlass = all.length > 0 && !item;
+  const { data: schedule } = useSchedule(firing?.scheduleId);
+  const mine = schedule?.stepId === firing?.id ? schedule : undefined;
   const fires = useFiringWork(doc, firing, shelves);
   const ghost = useMemo(
     () => (fires && firing ? ghostOf(fires.body, firing.look, fires.work_perPa, shapingOf(firing, fires.body.footprint)) : null),
     [fires, firing],
   );
   const formed = useMemo(() => (step?.kind === 'fire' ? formedIn(doc, step, shelves) : null), [doc, step, shelves]);
-  const all = laidLayers(doc);
   // An open layer leaves room for the drawing alone: it must be in sight.
   const top = useRef<View>(null);
   useEffect(() => {
@@ -147,6 +160,89 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
     // A page that is come back to shows the same step again.
     if (!beside) router.setParams({ at: id });
   };
+  const plan = (): void => {
+    setAdding(null);
+    setAsked(asked + 1);
+  };
+  const setUp = useRef<View>(null);
+  useEffect(() => {
+    if (asked > 0) elementOf(setUp)?.scrollIntoView({ block: 'start' });
+  }, [asked]);
+  const plans = usePlanFiring(piece.id, shelves);
+  async function compute(step: Step): Promise<boolean> {
+    const remarks = await plans.plan(step, piece, place);
+    if (remarks === null) {
+      showFault();
+      return false;
+    }
+    setOpen(step.id);
+    router.navigate(runHref(piece.id, step.id));
+    return true;
+  }
+  const isNew = open === 'new' || !firing;
+  const outdated = useOutdated(doc, isNew ? null : firing, mine, shelves, piece.fired);
+  const here = journey.steps[journey.at] as StripStep | undefined;
+  const hand = step && step.kind !== 'fire' && (step.kind !== 'lay' || journey.at > 0) ? step : null;
+  const turns = turnsBefore(doc, piece.turns, journey);
+  // The gravest stands in full on top; the others in the row that they belong to.
+  const warnings = [
+    ...(here?.problem && step?.kind === 'fire'
+      ? [
+          <Notice key="problem" tone="warn">
+            {here.problem.message}
+          </Notice>,
+        ]
+      : []),
+    ...(outdated.length > 0 && firing
+      ? [
+          <OutdatedNotice
+            key="outdated"
+            differences={outdated}
+            actions={
+              <Action
+                title={plans.working ? 'Computing …' : 'Compute again'}
+                disabled={plans.working}
+                testID="compute-again"
+                onPress={() => void compute(firing)}
+              />
+            }
+          />,
+        ]
+      : []),
+    ...(here?.warnings ?? []).map((words) => (
+      <Notice key={words} tone="care" testID="journey-warning">
+        {words}
+      </Notice>
+    )),
+  ];
+  const takes = shelves.made.filter(({ id }) => glassIdsIn(doc).includes(id));
+  const stock = useMadeStock(takes.length > 0);
+  const isShortOf = stock !== null && takes.some((one) => isShort(stock(one).left_kg, one));
+  const keptMade = shelves.made.filter(({ from }) => from?.pieceId === piece.id);
+  const keep = !beside && step && (
+    <KeepMade
+      key={`kept after ${step.id}`}
+      piece={{ id: piece.id, name: layup.name }}
+      after={journey.steps.slice(0, journey.at + 1)}
+      turns={turnsBefore(doc, piece.turns, journey, true)}
+      shelves={shelves}
+    />
+  );
+  const hasMade = takes.length + keptMade.length > 0;
+  // What was kept while the page is open is in sight at once.
+  const [keptBefore] = useState(keptMade.length);
+  const showsMade = isShortOf || keptMade.length > keptBefore;
+  const isLow = useIsLow();
+  const next = !beside && (all.length > 0 || firing) && (
+    <NextActBar
+      piece={piece}
+      firing={isNew ? undefined : firing}
+      schedule={isNew ? undefined : mine}
+      isNext={firing?.id === nextStep(doc.journey, (id) => piece.fired[id])?.id}
+      isOutdated={outdated.length > 0}
+      onPlan={plan}
+    />
+  );
   const isPlanned = shown.layers.length > 0 && !shown.casting && !item;
   const inStep = laying ? partsIn(laying) : [];
   const show = (next: BodyView): void => {
@@ -162,24 +258,35 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
       back={back}
       plain={beside}
       padded={false}
-      actions={<UndoBar layup={layup} />}
+      actions={
+        <>
+          <UndoBar layup={layup} />
+          {!beside && (
+            <Action kind="plain" title="More" label={`More: rename, file, export or delete ${layup.name}`} testID="piece-menu" onPress={() => setMenu(true)} />
+          )}
+        </>
+      }
       footer={
-        view === 'above' && laying && inStep.some(({ id }) => parts.includes(id)) ? (
-          <PartSheet layup={layup} pieceId={piece.id} step={laying} body={shown} parts={inStep} selected={parts} shelves={shelves} onSelect={setParts} />
-        ) : (
-          layer !== null &&
-          chosen !== null && (
-            <LayerSheet
-              layup={layup}
-              pieceId={piece.id}
-              layer={layer}
-              place={{ index: chosen - own.from, count: own.to - own.from }}
-              name={names[chosen]}
-              shelves={shelves}
-              onSelect={(index) => setSelected(index === null ? null : own.from + index)}
-            />
-          )
-        )
+        <>
+          {view === 'above' && laying && inStep.some(({ id }) => parts.includes(id)) ? (
+            <PartSheet layup={layup} pieceId={piece.id} step={laying} body={shown} parts={inStep} selected={parts} shelves={shelves} onSelect={setParts} />
+          ) : (
+            layer !== null &&
+            chosen !== null && (
+              <LayerSheet
+                layup={layup}
+                pieceId={piece.id}
+                layer={layer}
+                place={{ index: chosen - own.from, count: own.to - own.from }}
+                name={names[chosen]}
+                shelves={shelves}
+                onSelect={(index) => setSelected(index === null ? null : own.from + index)}
+              />
+            )
+          )}
+          {!isLow && layer === null && !menu && next}
+          {menu && <PieceMenu piece={{ ...piece, name: layup.name }} onClose={() => setMenu(false)} />}
+        </>
       }
     >
       <View style={{ paddingHorizontal: space.large }}>
@@ -275,6 +382,7 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
               setAdding(null);
               setPlace(journey.at + 1);
               setOpen('new');
+              setAsked(asked + 1);
             }}
           />
         )}
@@ -292,55 +400,51 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
             }}
           />
         )}
-        <Words size="label" tone="muted">
-          {`${firing ? `${RECIPES[firing.look].name.toLowerCase()}, ${standsAs(firing, shelves)}` : 'no firing planned yet'}${isEditable && own.to - own.from > 1 ? ` · ${ofFingers() ? 'hold a layer to move it' : 'drag a layer to move it'}` : ''}`}
-        </Words>
       </View>
-      <View style={{ paddingHorizontal: space.large, paddingVertical: space.small, gap: space.large }}>
-        {journey.steps[journey.at]?.warnings.map((words) => (
-          <Notice key={words} tone="care" testID="journey-warning">
-            {words}
-          </Notice>
-        ))}
-        {journey.steps[journey.at]?.problem && step?.kind === 'fire' && <Notice tone="warn">{journey.steps[journey.at].problem?.message}</Notice>}
-        {step && step.kind !== 'fire' && (step.kind !== 'lay' || journey.at > 0) && (
-          <HandStep
-            key={step.id}
-            layup={layup}
-            pieceId={piece.id}
-            shelves={shelves}
-            after={{ ...journey.steps[journey.at], step }}
-            index={journey.at}
-            isDone={journey.steps[journey.at].stands === 'done'}
-          />
-        )}
-        {step?.kind === 'lay' && journey.at === 0 && all.length > 0 && (
-          <Tick
-            on={step.doneAt !== undefined}
-            title="Laid up"
-            testID="laid-up"
-            onPress={() => layup.edit(tellDone(doc, step.id, step.doneAt === undefined ? Date.now() : null))}
-          />
-        )}
+      <View style={{ paddingHorizontal: space.large, gap: space.small }}>
+        {warnings[0]}
         {all.length === 0 ? (
-          <Words testID="no-glass">
-            No glass lies here: what is fired is a shelf or a mould by itself. Lay a layer on it and it is a piece like any other.
-          </Words>
+          <Words testID="no-glass">No glass here: a shelf or a mould is fired empty. Add a layer to make it a piece.</Words>
         ) : (
-          !item && (
-            <>
-              <BodyFigures
-                body={shown}
-                after={journey.steps.slice(0, journey.madeBy)}
-                next={firing}
-                work_perPa={fires?.work_perPa ?? null}
-                turns={turnsBefore(doc, piece.turns, journey)}
+          hasGlass && <BodyFigures body={shown} next={firing} work_perPa={fires?.work_perPa ?? null} shelves={shelves} />
+        )}
+      </View>
+      <View style={{ paddingTop: space.small }}>
+        {isLow && next}
+        {hand && (
+          <Fold
+            key={hand.id}
+            title={`${journey.at + 1} ${stepName(hand)}`}
+            about={capital(stepWords(hand, units))}
+            testID="hand-step"
+            opened={open === hand.id || Boolean(here?.problem)}
+            warns={Boolean(here?.problem)}
+          >
+            {() => (
+              <HandStep
+                key={hand.id}
+                layup={layup}
+                pieceId={piece.id}
                 shelves={shelves}
+                after={{ ...journey.steps[journey.at], step: hand }}
+                isDone={here?.stands === 'done'}
               />
-              <MadeNotes doc={doc} shelves={shelves} />
-              {laying && (
+            )}
+          </Fold>
+        )}
+        {hasGlass && laying && (
+          <>
+            <Fold title={fit?.title ?? 'Fit'} about={fit?.about ?? 'Judging the fit …'} testID="fits" opened={fit?.warns} warns={fit?.warns}>
+              {() => (
                 <>
-                  <FitNotes fit={fit} contacts={shown.layers.filter(({ glassId }, i) => i > 0 && glassId !== shown.layers[i - 1].glassId).length} />
+                  <FitNotes fit={fit} />
+                  <Touching body={shown} shelves={shelves} />
+                </>
+              )}
+            </Fold>
+            <Fold title={capital(layersWords(shown.layers.length))} about={[...names].reverse().join(' · ')} testID="layers">
+              {() => (
+                <>
                   <LayerRows
                     laid={shown.layers}
                     own={own}
@@ -350,47 +454,73 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
                     onSelect={setSelected}
                     onMove={(id, to) => layup.edit(moveLayer(doc, id, to))}
                   />
+                  {step?.kind === 'lay' && journey.at === 0 && (
+                    <Tick
+                      on={step.doneAt !== undefined}
+                      title="Laid up"
+                      testID="laid-up"
+                      onPress={() => layup.edit(tellDone(doc, step.id, step.doneAt === undefined ? Date.now() : null))}
+                    />
+                  )}
                 </>
               )}
+            </Fold>
+          </>
+        )}
+        <View ref={setUp} />
+        <Fold
+          title="Set-up"
+          about={
+            !isNew
+              ? [RECIPES[firing.look].name.toLowerCase(), standsAs(firing, shelves), shelves.kilns.find(({ id }) => id === firing.kilnId)?.name]
+                  .filter(Boolean)
+                  .join(', ')
+              : 'no firing planned yet'
+          }
+          testID="set-up"
+          opened={asked}
+          warns={warnings.length > 1}
+        >
+          {() => (
+            <>
+              {warnings.slice(1)}
+              <FiringSetUp
+                layup={layup}
+                piece={piece}
+                shelves={shelves}
+                open={isNew ? 'new' : firing.id}
+                onOpen={(id) => (id === 'new' ? setOpen('new') : id === null ? setOpen(null) : look(id))}
+                besideStep={stepId}
+                planning={plans}
+                onCompute={compute}
+                isOutdated={outdated.length > 0}
+                isDrawn={formed !== null && !isEditable && view === 'side'}
+                place={place}
+              />
             </>
-          )
+          )}
+        </Fold>
+        {hasGlass && (
+          <Fold title="History" about={historyVerdict({ body: shown, turns, shelves }, units)} testID="history">
+            {() => (
+              <>
+                {!laying && <Touching body={shown} shelves={shelves} />}
+                <BodyHistory body={shown} after={journey.steps.slice(0, journey.madeBy)} next={firing} turns={turns} shelves={shelves} />
+                {!hasMade && keep}
+              </>
+            )}
+          </Fold>
         )}
-        {(!step || step.kind === 'fire' || step.kind === 'lay' || open === 'new') && (
-          <StepChain
-            layup={layup}
-            piece={piece}
-            shelves={shelves}
-            open={open === 'new' || (!firing && step?.kind === 'lay') ? 'new' : (firing?.id ?? null)}
-            onOpen={(id) => (id === 'new' ? setOpen('new') : id === null ? setOpen(null) : look(id))}
-            besideStep={stepId}
-            fits={fit?.verdict !== 'fails'}
-            isDrawn={formed !== null && !isEditable && view === 'side'}
-            place={place}
-          />
+        {hasGlass && hasMade && (
+          <Fold title="Made glass" about={[...takes, ...keptMade].map(({ name }) => name).join(' · ')} testID="made" opened={showsMade} warns={isShortOf}>
+            {() => (
+              <>
+                <MadeNotes doc={doc} shelves={shelves} />
+                {keep}
+              </>
+            )}
+          </Fold>
         )}
-        {!beside && all.length > 0 && !item && step && (
-          <KeepMade
-            key={`kept after ${step.id}`}
-            piece={{ id: piece.id, name: layup.name }}
-            after={journey.steps.slice(0, journey.at + 1)}
-            turns={turnsBefore(doc, piece.turns, journey, true)}
-            shelves={shelves}
-          />
-        )}
-        {!beside && <FilePiece piece={{ ...piece, name: layup.name }} />}
-        <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
-          {another !== 'yes' && !beside && <AnotherLike piece={like} />}
-          <SavePieceFile pieceId={piece.id} name={layup.name} />
-          <Action kind="second" title="Label" testID="open-label" onPress={() => router.push(`/label/pieces/${piece.id}`)} />
-          <DeletePiece piece={piece} />
-          <Action
-            kind="second"
-            title="Outline, name"
-            label="Outline, name: change them"
-            testID="edit-piece"
-            onPress={() => router.push(`/pieces/${piece.id}/edit`)}
-          />
-        </View>
       </View>
     </Screen>
   );
@@ -416,37 +546,6 @@ function turnsBefore({ journey: steps }: PieceDoc, told: Piece['turns'], { at, s
     const schedule = schedules.find((one) => one.id === scheduleId);
     return schedule ? [{ ...turnOf(schedule.result), on }] : [];
   });
-}
-
-function DeletePiece({ piece }: { piece: Piece }) {
-  const router = useRouter();
-  const client = useQueryClient();
-  const outbox = useOutbox();
-  const { id, name, version } = piece;
-  const remove = useSave('deletePiece');
-  // Forgotten when its page has gone; while that is open it would be read anew.
-  const deleted = useRef(false);
-  useEffect(() => () => void (deleted.current && client.removeQueries({ queryKey: keys.piece(id) })), [client, id]);
-  return (
-    <Action
-      kind="plain"
-      title="Delete"
-      label={`Delete ${name}`}
-      disabled={remove.saving}
-      testID="delete-piece"
-      onPress={() => {
-        const gone = (): void => {
-          deleted.current = true;
-          router.replace('/pieces');
-          offerBack({
-            what: `${name} is deleted; what was fired of it stays in the Notebook.`,
-            bringBack: () => outbox.put('restorePiece', { id, name }),
-          });
-        };
-        remove.save({ id, name }, { on: version, then: gone });
-      }}
-    />
-  );
 }
 
 /** The firing as it is planned, and the heat work it does: by its schedule where it has one, by its aim else. */

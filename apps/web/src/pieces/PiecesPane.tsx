@@ -64,7 +64,7 @@ export function PiecesPane({ currentId, beside = false }: { currentId?: string; 
                   { value: 'yes' as const, title: 'those that wait' },
                   { value: 'finished' as const, title: 'finished' },
                   { value: 'patterns' as const, title: 'patterns' },
-                  { value: 'away' as const, title: 'put away' },
+                  { value: 'away' as const, title: 'archived' },
                 ]}
                 onChange={(shown) => change({ waits: shown === 'yes', show: shown === 'yes' || shown === null ? undefined : shown, row: 0 })}
                 testID="filter-waits"

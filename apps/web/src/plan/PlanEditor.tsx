@@ -88,7 +88,7 @@ export function PlanEditor({ footprint, ground, fixed, own, selected, marked, un
           tabIndex={0}
           role={'listbox' as never}
           aria-multiselectable
-          aria-label={`Plan, ${own.length === 1 ? 'one part' : `${own.length} parts`}. Page up and down choose a part, arrows move it, with shift farther, square brackets turn it, with shift farther, Delete takes it away.`}
+          aria-label={`Plan, ${own.length === 1 ? 'one part' : `${own.length} parts`}. Page up and down choose a part. Arrows move it, square brackets turn it, both farther with shift. Delete removes it.`}
           aria-activedescendant={chosen.length > 0 ? `part-option-${chosen[chosen.length - 1].id}` : undefined}
           testID="plan-editor"
         >

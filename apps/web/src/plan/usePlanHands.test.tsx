@@ -69,7 +69,7 @@ test('Page up and down go round, Home and End go to the ends, with shift they ad
   expect(keyed(['a'], 'PageDown', { shiftKey: true })[0]).toEqual(['select', 'b', true]);
 });
 
-test('all are chosen at once, let go and taken away', () => {
+test('all are chosen at once, let go and removed', () => {
   expect(keyed([], 'a', { ctrlKey: true })[0]).toEqual(['all']);
   expect(keyed(['b'], 'Escape')[0]).toEqual(['select', null, false]);
   expect([keyed(['b'], 'Delete')[0], keyed(['b'], 'Backspace')[0]]).toEqual([['remove'], ['remove']]);

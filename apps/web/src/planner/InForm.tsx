@@ -76,7 +76,7 @@ export function InForm({ doc, step, shelves, isDrawn = false, onCut, hottest_C =
             form={held.shape}
             glass={{ ...blank, down: 1, layers }}
             room_m={rescue.room_m}
-            words={`'${held.name}' turned over on posts, cut through, to scale, the piece still in or on it, with ${text(formatLength(rescue.room_m, units.length))} to drop`}
+            words={`'${held.name}' turned over on posts, cut through, to scale, with the piece: ${text(formatLength(rescue.room_m, units.length))} to drop`}
           />
         </View>
       ) : !(isDrawn && bends) && held.shape.use !== 'shelf' ? (
@@ -84,7 +84,7 @@ export function InForm({ doc, step, shelves, isDrawn = false, onCut, hottest_C =
           <FormDrawing
             form={held.shape}
             blank={{ ...blank, layers }}
-            words={`${FORM_USE_NAMES[held.shape.use]} '${held.name}' cut through, to scale, the blank dashed and the glass as it comes to lie`}
+            words={`${FORM_USE_NAMES[held.shape.use]} '${held.name}' cut through, to scale, the blank dashed and the glass as it ends up`}
           />
         </View>
       ) : null}

@@ -19,7 +19,7 @@ export function RescueCard({ rescue, asTyped = false }: { rescue: RescueTold | n
       ))}
       {asTyped && (
         <Words size="label" tone="muted">
-          It was typed, not taken from the shelf: reckoned as one of bisque clay.
+          It was typed, not taken from the shelf: calculated as bisque clay.
         </Words>
       )}
       <Notice tone="care">{rescue.caution}</Notice>

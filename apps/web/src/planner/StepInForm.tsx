@@ -24,7 +24,7 @@ export function StepInForm({ formed, height }: { formed: NonNullable<ReturnType<
     <FormDrawing
       form={held.shape}
       blank={{ ...across, layers }}
-      words={`${stepName(step)} in '${held.name}', cut through, to scale: the blank dashed, the glass as it comes to lie`}
+      words={`${stepName(step)} in '${held.name}', cut through, to scale: the blank dashed, the glass as it ends up`}
       height={height}
       testID="step-in-form"
     />

@@ -180,7 +180,7 @@ function StepForm({ pieceId, doc, fired, step, shelves, planning: { working, pro
       </Notice>
       {!item && (
         <FormChoice
-          label={RECIPES[entry.look].frees ? 'Stuck in or on' : RECIPES[entry.look].asks ? 'Mould or former' : 'Stands in or on'}
+          label={RECIPES[entry.look].frees ? 'Stuck in or on' : RECIPES[entry.look].asks ? 'Mould or former' : 'In or on'}
           chosen={form}
           makings={shelves.makings}
           forms={offered(shelves.forms, entry.formId ?? '').filter((one) => serves(one, entry.look))}
@@ -210,7 +210,7 @@ function StepForm({ pieceId, doc, fired, step, shelves, planning: { working, pro
         <Field
           label="Edge is to come down"
           value={entry.comesDown}
-          hint="left empty: as far as it hangs"
+          hint="empty: all the way"
           error={faultAt('comesDown')}
           onChange={(comesDown) => set({ comesDown })}
           testID="shape-comesDown"

@@ -166,7 +166,7 @@ export function ConversionSheet({ typed, set, shelves, where, onPut }: SheetProp
         onPut={onPut}
       />
       {conversion === 'sameWork' && (
-        <Fold title="In another kiln" about="which kiln it was and is to be, how fast they climb there" testID="reckon-further" opened={isElsewhere}>
+        <Fold title="In another kiln" about="from which kiln to which, and how fast each climbs" testID="reckon-further" opened={isElsewhere}>
           {() => (
             <View style={{ gap: space.small }}>
               {kilns.length > 0 && (

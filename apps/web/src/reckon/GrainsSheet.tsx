@@ -61,7 +61,7 @@ function putsGrains({ glass, name }: ReckonedOf, { outline, grain_m }: StrewnAsk
         into,
       });
     },
-    begins: { name: `Strewn, ${footprintWords(outline, units.length)}`, footprint: outline, dammed: false },
+    begins: { name: `Sprinkled, ${footprintWords(outline, units.length)}`, footprint: outline, dammed: false },
   };
 }
 

@@ -39,7 +39,7 @@ const MORE_OF: Record<(typeof WAYS)[number], (at: string, units: Units) => Asked
 };
 
 const furtherOf = ({ length }: Units): readonly AskedField[] => [
-  { field: 'have', label: 'glass that there is', hint: 'tells how deep it stands', wide: true },
+  { field: 'have', label: 'glass that there is', hint: 'how deep it gets', wide: true },
   { field: 'stays', label: 'stays in pot, on grid, at rim', hint: 'weighed on top of it', wide: true },
   { field: 'strip', label: 'strips as thick as', hint: 'for a stack in a trough', wide: true },
   { field: 'ends', label: 'shorter at each end by', hint: `empty: ${suggestedWords(ENDS_M, length)}`, wide: true },
@@ -53,7 +53,7 @@ function CavityFields({ sheet, index, of, shelves, where }: { sheet: Sheet; inde
     <View style={{ gap: space.small }}>
       {of > 1 && <Words bold>{`Cavity ${index + 1}`}</Words>}
       <Choice
-        label="How the cavity is told"
+        label="How the cavity is measured"
         value={by}
         options={WAYS.map((value) => ({ value, title: WAY_TITLES[value] }))}
         onChange={(next) => sheet.set({ [`${at}by`]: next })}

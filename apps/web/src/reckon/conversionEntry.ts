@@ -37,7 +37,7 @@ export function readWritten(typed: Typed, units: Units): Read<{ kind: 'written' 
   return {
     value: text === '' || tooLong ? null : { kind: 'written', text, units },
     problems: tooLong ?? {},
-    missing: text === '' ? ['what is to be converted'] : [],
+    missing: text === '' ? ['figure to convert'] : [],
   };
 }
 
@@ -47,10 +47,10 @@ export function readSameWork(typed: Typed, units: Units, glass: GlassConstants, 
     const at_C = read.figure('wasAt', 'temperature that it was', AT);
     const from = { at_C, hold_s: read.figure('wasHold', 'hold that it was', HOLD), ...inKiln(read, 'was', was, at_C) };
     if (findIn(typed) === 'hold') {
-      const to_C = read.figure('willAt', 'temperature that it is to be', AT);
+      const to_C = read.figure('willAt', 'new temperature', AT);
       return { kind: 'sameWork', glass, from, to: { find: 'hold', at_C: to_C, ...inKiln(read, 'will', will, to_C) } };
     }
-    const hold_s = read.figure('willHold', 'hold that it is to be', HOLD);
+    const hold_s = read.figure('willHold', 'new hold', HOLD);
     return { kind: 'sameWork', glass, from, to: { find: 'temperature', hold_s, ...inKiln(read, 'will', will, at_C) } };
   });
 }

@@ -20,6 +20,6 @@ test('asked once: it is as it was kept in the studio, of the same additive first
   expect(withMeanings({ ...mix, 'a0.name': 'Gum' }, before)['a0.of']).toBe('whole');
   expect(withMeanings({ ...mix, 'a0.of': 'whole' }, before)['a0.of']).toBe('whole');
   expect(withMeanings(mix, [])).toEqual(mix);
-  // One that was taken away again told nothing.
+  // One that was removed again told nothing.
   expect(withMeanings(mix, [kept({ ...mix, additives: '0', 'a0.of': 'glass' })])).toEqual(mix);
 });

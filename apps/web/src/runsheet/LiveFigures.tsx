@@ -78,7 +78,7 @@ function figuresOf(firing: FiringCase, { readings, work_perPa, simulation }: Eva
   return [
     {
       testID: 'live-core-skin',
-      label: 'core to skin',
+      label: 'core–surface',
       value: formatDifference(setting, unit),
       other: formatDifference(setting, otherTemperature(unit)),
       share: setting / limits.setting_K,
@@ -131,7 +131,7 @@ function figuresOfEmpty(firing: FiringCase, { readings, work_perPa, simulation }
       ...(pace ? { share: pace.value / pace.allowed, broken: !pace.ok } : {}),
       note: pace ? `of ${text(perHour(unit, pace.allowed))}` : 'no limit near',
       ...(pace ? { otherNote: `of ${text(perHour(otherTemperature(unit), pace.allowed))}` } : {}),
-      means: 'The fastest that its wall, or the shelf, is warmed or cooled where that counts, and what it bears.',
+      means: 'The fastest that its wall, or the shelf, warms or cools where that counts, and its limit.',
     },
     { testID: 'live-length', label: 'in all', value: spanned(simulation.total_s), note: `to ${opens}` },
   ];

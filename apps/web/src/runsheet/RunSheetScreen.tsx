@@ -217,7 +217,7 @@ function RunVerdict({ segments, firing, evaluation, broken, look, stepId, older,
   const units = useUnits();
   return (
     <View style={{ padding: space.large, gap: space.small }}>
-      {older && <Words bold>What follows is said of what it was made from, not of what lies here now:</Words>}
+      {older && <Words bold>The lines below are about the lay-up it was calculated for, not the present one:</Words>}
       {standing.map((sentence) => (
         <Notice key={sentence} tone="warn" testID="standing-warning">
           {sentence}

@@ -26,7 +26,7 @@ const TELLS = [
   { what: 'in all', words: (figure: string) => `${figure} in all` },
   { what: 'haze', words: (figure: string) => `haze ${figure}` },
   { what: 'stress left', words: (figure: string) => `${figure} left` },
-  { what: 'core to skin', words: (figure: string) => `core to skin ${figure}` },
+  { what: 'core–surface', words: (figure: string) => `core–surface ${figure}` },
 ];
 
 /** Nothing of glass: to its cone faster and hotter, or slower with a hold. */

@@ -186,7 +186,7 @@ function RowActions({ index, segments, start_C, onRows }: RowActionsProps) {
           disabled={index === segments.length - 1}
           onPress={() => take(joinSegments(segments, index))}
         />
-        <Action kind="second" title="Take away" testID="segment-remove" disabled={segments.length === 1} onPress={() => take(removeSegment(segments, index))} />
+        <Action kind="second" title="Remove" testID="segment-remove" disabled={segments.length === 1} onPress={() => take(removeSegment(segments, index))} />
       </View>
       {refusal !== null && (
         <Words size="label" bold tone="warn" role="alert">

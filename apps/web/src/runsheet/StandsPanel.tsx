@@ -21,7 +21,7 @@ const COSTS: Record<(typeof STANDS)[number], string> = {
 
 const TELLS = [
   { what: 'in all', words: (figure: string) => `${figure} in all` },
-  { what: 'core to skin', words: (figure: string) => `core to skin ${figure}` },
+  { what: 'core–surface', words: (figure: string) => `core–surface ${figure}` },
   { what: 'tension', words: (figure: string) => `tension on the way ${figure}` },
   { what: 'stress left', words: (figure: string) => `${figure} left` },
 ];

@@ -133,7 +133,7 @@ const marksWords = (marks: RunningMarks | undefined, start: Date): string => {
   const { now_s, look, open_s } = marks;
   return [
     ...(now_s === undefined ? [] : [`now at ${clockAfter(start, now_s)}`]),
-    ...(look ? [`look in from ${clockAfter(start, look.from_s)}`] : []),
+    ...(look ? [`check from ${clockAfter(start, look.from_s)}`] : []),
     `may be opened at ${clockAfter(start, open_s)}`,
   ].reduce((said, one) => `${said}; ${one}`, '');
 };
@@ -142,7 +142,7 @@ const marksWords = (marks: RunningMarks | undefined, start: Date): string => {
 function Marks({ axes, marks: { now_s, look, open_s } }: { axes: TimeAxis; marks: RunningMarks }) {
   const { colours } = useTheme();
   const lines = [
-    ...(look ? [{ name: 'look in', at: look.from_s, strong: false }] : []),
+    ...(look ? [{ name: 'check', at: look.from_s, strong: false }] : []),
     { name: 'open', at: open_s, strong: false },
     ...(now_s === undefined ? [] : [{ name: 'now', at: now_s, strong: true }]),
   ];

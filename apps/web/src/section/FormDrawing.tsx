@@ -1,4 +1,4 @@
-/** A form from the side, cut through, to scale: with its measures, with the blank on it and the glass as it comes to lie. */
+/** A form from the side, cut through, to scale: with its measures, with the blank on it and the glass as it ends up. */
 import { type FormShape, type FormView, alongOf, depthOf } from '@torvin/core/form';
 import { formatLength, text } from '@torvin/core/units';
 import { View } from 'react-native';

@@ -157,7 +157,7 @@ export function SectionEditor({
           {...keys}
           tabIndex={0}
           role={'listbox' as never}
-          aria-label={`${sectionWords(layers, units.length)}. Arrows choose a layer, with shift they move it, T turns it over, Delete takes it away.`}
+          aria-label={`${sectionWords(layers, units.length)}. Arrows choose a layer, with shift they move it. T turns it over, Delete removes it.`}
           aria-activedescendant={selected === null ? undefined : `layer-option-${selected}`}
           testID="section-editor"
         >

@@ -128,7 +128,7 @@ function PutBack({ kept }: Pick<AnswerOf<typeof api.backups>, 'kept'>) {
             </>
           }
         >
-          {`Put back ${asking instanceof File ? asking.name : dayOf(asking)}? All that is here now is moved aside, and what was done since is not in the backup. Others who have Torvin open see it at once.`}
+          {`Restore ${asking instanceof File ? asking.name : dayOf(asking)}? All that is here now is moved aside, and what was done since is not in the backup. Others who have Torvin open see it at once.`}
         </Notice>
       )}
       {ending && (
@@ -141,7 +141,7 @@ function PutBack({ kept }: Pick<AnswerOf<typeof api.backups>, 'kept'>) {
             </>
           }
         >
-          {`Delete the backup of ${dayOf(ending)}? This cannot be taken back.`}
+          {`Delete the backup of ${dayOf(ending)}? This cannot be undone.`}
         </Notice>
       )}
       <View role="list" style={{ gap: space.medium }}>
@@ -152,7 +152,7 @@ function PutBack({ kept }: Pick<AnswerOf<typeof api.backups>, 'kept'>) {
               {`${holdsWords(backup.holds)}; ${megabytes(backup.bytes)}`}
             </Words>
             <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
-              <Action kind="plain" title="Put back" testID="ask-restore-kept" onPress={() => setAsking(backup)} />
+              <Action kind="plain" title="Restore" testID="ask-restore-kept" onPress={() => setAsking(backup)} />
               <Action kind="plain" title="Download" testID="take-backup" onPress={() => downloadFrom(fileOf(backup))} />
               <Action kind="plain" title="Delete …" testID="ask-delete-backup" onPress={() => setEnding(backup)} />
             </View>

@@ -31,9 +31,7 @@ export function FormCoats({ form, shelves }: { form: FormRecord; shelves: Shelve
       {coats.map((one) => (
         <CoatRow key={one.coat.id} now={one} onRecoat={() => router.push(recoatHref(form.id, one.coat))} />
       ))}
-      {coats.length === 0 && (
-        <Words tone="muted">No coat is known of it: what keeps glass from it, and since when, is told once and counted from then on.</Words>
-      )}
+      {coats.length === 0 && <Words tone="muted">No coat recorded. Enter what keeps glass off it, and since when. Firings are counted from then.</Words>}
       <View style={{ flexDirection: 'row', flexWrap: 'wrap' }}>
         <DryIt form={form} shelves={shelves} />
         <Action

@@ -107,7 +107,7 @@ function TryClear({ form, shelves, untried }: { form: FormRecord; shelves: Shelv
   };
   return (
     <View style={{ alignItems: 'flex-start' }}>
-      {untried && <Words size="label">{`Nothing is known of how it lets go: a blank of ${trial.of} tells it for less than coloured work.`}</Words>}
+      {untried && <Words size="label">{`No release recorded yet. A trial blank of ${trial.of} costs less than coloured work.`}</Words>}
       <Action
         kind={untried ? 'second' : 'plain'}
         title="Try it with a clear blank"

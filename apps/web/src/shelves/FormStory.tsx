@@ -106,7 +106,7 @@ function FilledTo({ form, density_kg_m3 }: { form: FormShape; density_kg_m3: num
         value={typed}
         onChange={setTyped}
         error={level && !level.ok ? level.problem.message : over}
-        hint="a depth of glass; how much that takes is told"
+        hint="a depth of glass; the answer is how much that takes"
         testID="filled-to"
       />
       {m3 !== null && (

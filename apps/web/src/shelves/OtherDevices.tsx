@@ -35,8 +35,8 @@ export function OtherDevices() {
             {() => (
               <View style={{ gap: space.small }}>
                 <Words>
-                  Is the phone in the same network, and not in one for guests, where devices do not see each other? Does the computer’s firewall let others in?
-                  It may have asked when Torvin was started. Does the computer sleep?
+                  Is the phone in the same network? In one for guests devices do not see each other? Does the computer’s firewall let others in? It may have
+                  asked when Torvin was started. Does the computer sleep?
                 </Words>
                 {others.length > 0 && <Words>This computer has other addresses too; the one that the phone can reach may be among them:</Words>}
                 {others.map((address) => (
@@ -48,8 +48,8 @@ export function OtherDevices() {
         </>
       ) : (
         <Words testID="this-computer-alone">
-          Torvin answers on this computer alone. Started with npm run studio (or npm run demo -- --lan) it can be opened on a phone in the same network too,
-          which is asked once for a passcode.
+          Torvin answers on this computer alone. Start it with npm run studio (or npm run demo -- --lan) to open it on phones in the same network. Each is asked
+          once for a passcode.
         </Words>
       )}
       {(first || data.passcode) && <Passcode {...data} />}
@@ -112,7 +112,7 @@ function Passcode({ passcode, home, devices }: AccessTold) {
     <View style={{ gap: space.small }}>
       {others > 0 && (
         <Notice tone="plain">
-          {others === 1 ? 'The other device that is in has to enter it anew.' : `The ${others} other devices that are in have to enter it anew.`}
+          {others === 1 ? 'The other device that is signed in must enter it again.' : `The ${others} other devices that are signed in must enter it again.`}
         </Notice>
       )}
       {asksOld && (

@@ -225,7 +225,7 @@ function RecordForm({ kind, record, shelves, toBeMade = false }: RecordScreenPro
         {!isNew && archives && (
           <Action
             kind="second"
-            title={archived ? 'Take out again' : 'Put away'}
+            title={archived ? 'Restore' : 'Archive'}
             testID="put-away"
             onPress={() => archive.save({ kind, id: record.id, name: called(record), archived: !archived }, { then: leave })}
           />
@@ -322,7 +322,7 @@ function NotOnShelf({ onPress }: { onPress(): void }) {
       <Action
         kind="plain"
         title="It is not on the shelf yet"
-        label="It is not on the shelf yet: describe the mould that is to be made"
+        label="Not on the shelf yet: describe the mould to make"
         testID="making-new-form"
         onPress={onPress}
       />

@@ -33,7 +33,7 @@ export function SetAside() {
         Set aside
       </Words>
       {deleted !== '' && <Words>{`Deleted more than 30 days ago: ${deleted}.`}</Words>}
-      {lost !== '' && <Words>{`${lost}: no firing has had them for a day. They come back by themselves when a database that names them is put back.`}</Words>}
+      {lost !== '' && <Words>{`${lost}: no firing has had them for a day. They come back by themselves when a database that names them is restored.`}</Words>}
       {erase.error && <Notice tone="warn">{problemOfError(erase.error).message}</Notice>}
       {asking ? (
         <Notice
@@ -50,7 +50,7 @@ export function SetAside() {
             </>
           }
         >
-          {`Erase ${what}? This cannot be taken back.`}
+          {`Erase ${what}? This cannot be undone.`}
         </Notice>
       ) : (
         <Action kind="second" title="Erase them …" testID="ask-erase-aside" onPress={() => setAsking(true)} />

@@ -1,4 +1,4 @@
-/** What the studio has, a shelf for each kind; searched by words, what is put away apart. */
+/** What the studio has, a shelf for each kind; searched by words, what is archived apart. */
 import { type About, KINDS, SHELF_KINDS, type ShelfKind, type Shelves, TYPICAL_SOURCE, kindOf, titleOf, photosOf } from '@torvin/schema';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { memo, useDeferredValue, useMemo, useState } from 'react';
@@ -127,7 +127,7 @@ const Found = memo(function Found({ kind, shelves, wanted }: FoundProps) {
       {archived.length > 0 && (
         <View style={{ paddingTop: space.large }}>
           <Words bold role="heading" aria-level={2}>
-            Put away
+            Archived
           </Words>
           <RecordList kind={kind} records={archived} about={about} shelves={shelves} />
         </View>

@@ -35,7 +35,7 @@ export function ThisDevice() {
         <>
           <Words testID="needs-https">
             This page came over plain http. While it stays open it goes on without the server, and what you change waits here. Closed, it cannot be opened again
-            until the server answers; nor can it be put among the apps of this device, keep the screen on, or give a notification.
+            until the server answers; nor can it be installed, keep the screen on, or notify you.
           </Words>
           <Words size="label" tone="muted">
             For that, Torvin is to be started with a certificate that this device trusts: TORVIN_CERT and TORVIN_KEY, as its README says.

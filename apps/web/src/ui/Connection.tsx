@@ -113,7 +113,7 @@ export function WaitingDrawer() {
         {!answers && kept && (
           <Words tone="muted">
             {waiting.length > 0
-              ? 'Kept in this browser, also when the tab is closed, and sent in this order when the server answers:'
+              ? 'Saved in this browser, even if you close the tab. Sent in this order when the server answers:'
               : 'Nothing waits. What you change now is kept in this browser and sent when the server answers.'}
           </Words>
         )}

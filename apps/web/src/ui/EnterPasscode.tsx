@@ -46,14 +46,7 @@ export function EnterPasscode() {
           hint="capital letters, spaces and hyphens do not matter"
           testID="passcode"
         />
-        <Field
-          label="Name of this device"
-          value={device}
-          onChange={setDevice}
-          onSubmit={send}
-          hint="as it stands in the list on Shelves"
-          testID="device-name"
-        />
+        <Field label="Name of this device" value={device} onChange={setDevice} onSubmit={send} hint="as listed on Shelves" testID="device-name" />
         <Action
           title={enter.isPending ? 'Looking …' : 'Let this device in'}
           disabled={enter.isPending || passcode.trim() === ''}

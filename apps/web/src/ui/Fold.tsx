@@ -3,31 +3,36 @@
  * Accordion, which leaves what it opens transparent where motion is turned off and warns of a missing driver where it is on.
  */
 import KitListItem from '@rneui/themed/dist/ListItem';
-import { type ReactNode, memo, useCallback, useState } from 'react';
+import { type ReactNode, memo, useCallback, useEffect, useState } from 'react';
 import { View } from 'react-native';
 import Svg, { Path } from 'react-native-svg';
 import { useTheme } from '@/theme/ThemeContext';
 import { space } from '@/theme/theme';
+import { WarningSign } from './Notice';
 import { Words } from './Words';
 
 export interface FoldProps {
   title: string;
-  /** What it holds, in a few words. */
+  /** What it holds, or its verdict, in a few words. */
   about: string;
   testID: string;
-  /** Open whatever was chosen: something in it wants to be seen. */
-  opened?: boolean;
+  /** Opens by itself when this comes or changes: something in it must be seen. It can be closed again. */
+  opened?: boolean | number;
+  /** Has a problem: the row shows its sign, open or closed. */
+  warns?: boolean;
   children: () => ReactNode;
 }
 
-export function Fold({ title, about, testID, opened = false, children }: FoldProps) {
+export function Fold({ title, about, testID, opened = false, warns = false, children }: FoldProps) {
   const { colours } = useTheme();
-  const [chosen, setOpen] = useState(false);
-  const open = chosen || opened;
+  const [open, setOpen] = useState(Boolean(opened));
+  useEffect(() => {
+    if (opened) setOpen(true);
+  }, [opened]);
   const toggle = useCallback(() => setOpen((now) => !now), []);
   return (
     <View style={{ borderTopWidth: 1, borderColor: colours.line }}>
-      <FoldHead title={title} about={about} testID={testID} open={open} onToggle={toggle} />
+      <FoldHead title={title} about={about} testID={testID} open={open} warns={warns} onToggle={toggle} />
       {open && (
         <View style={{ paddingHorizontal: space.large, paddingBottom: space.large, gap: space.small }} testID={testID}>
           {children()}
@@ -43,6 +48,7 @@ const FoldHead = memo(function FoldHead({
   about,
   testID,
   open,
+  warns,
   onToggle,
 }: Omit<FoldProps, 'children' | 'opened'> & { open: boolean; onToggle(): void }) {
   const { colours } = useTheme();
@@ -55,10 +61,11 @@ const FoldHead = memo(function FoldHead({
         <Words bold tone="touch">
           {title}
         </Words>
-        <Words size="label" tone="muted">
+        <Words size="label" tone={warns ? 'warn' : 'muted'} role={warns ? 'alert' : undefined} testID={`about-${testID}`}>
           {about}
         </Words>
       </KitListItem.Content>
+      {warns && <WarningSign colour={colours.warn} />}
     </KitListItem>
   );
 });

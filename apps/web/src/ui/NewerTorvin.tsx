@@ -33,5 +33,5 @@ export function NewerTorvin() {
 
 const waitWords = (waiting: number): string =>
   waiting === 0
-    ? 'What you change now waits here until the page is loaded anew.'
-    : `${waiting === 1 ? 'One change waits' : `${waiting} changes wait`} here and ${waiting === 1 ? 'is' : 'are'} sent once the page is loaded anew.`;
+    ? 'Your changes wait here until you reload the page.'
+    : `${waiting === 1 ? 'One change waits' : `${waiting} changes wait`} here and ${waiting === 1 ? 'is' : 'are'} sent once you reload the page.`;

@@ -20,6 +20,9 @@ const DRAWER_AT_MOST_PX = 420;
 /** The drawing that it changes stays in sight over it, also where the page is enlarged. */
 const DRAWER_SHARE = 0.5;
 
+/** Too low for anything that stays at the bottom while the page scrolls. */
+export const useIsLow = (): boolean => useWindowDimensions().height < LOW_PX;
+
 /** Where a drawer opens: under the page, so high at most, or beside it. */
 export function useDrawerPlace(): { beside: boolean; height: number } {
   const { width, height } = useWindowDimensions();

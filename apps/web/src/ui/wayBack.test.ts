@@ -72,7 +72,7 @@ test('one that gives way to the next at once keeps the step', async () => {
   expect([open, here()]).toEqual([[], '/pieces/1']);
 });
 
-test('opened again while the step of the one before is being taken away, it has a step of its own', async () => {
+test('opened again while the step of the one before is being removed, it has a step of its own', async () => {
   await show('sheet');
   open.pop();
   wayBack.settle();

@@ -7,7 +7,7 @@ import { schemaFor } from './schemaFor';
 export const coatFields = {
   kind: oneOf('Kind', RELEASE_KINDS),
   weight_kg_m2: quantity('Weight', 'kg/m²', 0.01, 20).optional(),
-  top_C: quantity('Hottest it bears', '°C', 100, 1700),
+  top_C: quantity('Hottest it can go', '°C', 100, 1700),
   pace_K_per_s: quantity('Pace while its binder leaves', 'K/s', 0.001, 0.6).optional(),
   paceTo_C: quantity('Where its binder has left', '°C', 100, 700).optional(),
 };

@@ -57,12 +57,12 @@ export const SetUpSchema = schemaFor<SetUp>()(
       stand: z
         .strictObject({
           ...{ long_m: quantity('Longer side of the shelf', 'm', 0.02, 5), thick_m: quantity('Thickness of the shelf', 'm', 0.0005, 0.2) },
-          bears: quantity('How well it bears uneven heat, against cordierite', '', 0.01, 100).optional(),
+          bears: quantity('How well it stands uneven heat, against cordierite', '', 0.01, 100).optional(),
         })
         .optional(),
       pace: pace('mould').optional(),
       coat: z
-        .strictObject({ name: words('What is under the glass', 80), top_C: quantity('Hottest that it bears', '°C', 100, 1700), pace: pace('coat').optional() })
+        .strictObject({ name: words('What is under the glass', 80), top_C: quantity('Hottest it can go', '°C', 100, 1700), pace: pace('coat').optional() })
         .optional(),
       twoFaceProof: oneOf('Proof of two faces', ['readings', 'kilnTest']).optional(),
       wet: oneOf('What is wet', WETS).optional(),

@@ -51,7 +51,7 @@ export const formFields = {
   conductivity_W_mK: quantity('Conductivity of the material', 'W/(m·K)', 0.01, 500).optional(),
   density_kg_m3: quantity('Density of the material', 'kg/m³', 20, 12000).optional(),
   heatCapacity_J_kgK: quantity('Heat capacity of the material', 'J/(kg·K)', 100, 5000).optional(),
-  top_C: quantity('Hottest it bears', '°C', 100, 1800).optional(),
+  top_C: quantity('Hottest it can go', '°C', 100, 1800).optional(),
   pace_K_per_s: quantity('Pace of the form', 'K/s', 0.0005, 1).optional(),
   paceTo_C: quantity('Where that ends', '°C', 50, 1200).optional(),
 };

@@ -57,7 +57,7 @@ export const GlassConstantsSchema = schemaFor<GlassConstants>()(
           halfWidth_K: quantity('Half width of the hazing range', 'K', 5, 200),
         })
         .optional(),
-      hazeBears_s: quantity('Haze it bears', 's', 60, 90 * 24 * 3600).optional(),
+      hazeBears_s: quantity('Devitrification limit', 's', 60, 90 * 24 * 3600).optional(),
       thresholds: z
         .strictObject({
           anneals: threshold('anneals'),

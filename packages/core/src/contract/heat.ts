@@ -63,7 +63,7 @@ export const KilnConstantsSchema = schemaFor<KilnConstants>()(
 export const aKiln = <T extends z.ZodType<KilnConstants>>(schema: T) =>
   schema.refine(({ wallExchange_per_s, wallOverChamber }) => (wallExchange_per_s === undefined) === (wallOverChamber === undefined), {
     path: ['wallOverChamber'],
-    error: 'A wall that stores heat is told by its exchange and by its heat capacity, both or neither.',
+    error: 'A wall that stores heat needs its exchange and its heat capacity, both or neither.',
   });
 
 export const KilnInputSchema = aKiln(KilnConstantsSchema).meta({ id: 'KilnInput' });
@@ -96,12 +96,12 @@ const LONGEST_S = 60 * 24 * 3600;
 
 const CurveSchema = z
   .strictObject({
-    t_s: readings('Time', 's', 0, LONGEST_S).refine(rising, { error: 'The times of a curve must rise.' }),
+    t_s: readings('Time', 's', 0, LONGEST_S).refine(rising, { error: 'The times of a curve must be in order.' }),
     kiln_C: readings('Kiln temperature', '°C', -20, 1700),
     joints_s: z
       .array(quantity('Joint', 's', 0, LONGEST_S))
       .max(SEGMENTS_AT_MOST)
-      .refine(rising, { error: 'The joints of a curve must rise.' })
+      .refine(rising, { error: 'The joints of a curve must be in time order.' })
       .optional(),
   })
   .refine(({ t_s, kiln_C }) => t_s.length === kiln_C.length, { path: ['kiln_C'], error: 'A curve needs one temperature for every time.' })
@@ -181,7 +181,7 @@ export const SimulationInputSchema = schemaFor<SimulationInput, 'resolution'>()(
     })
     .refine((input) => !isPlate(input.shape) || input.sidesLag_s === undefined, {
       path: ['sidesLag_s'],
-      error: 'The two faces of a plate are computed; a lag between them is told for a cylinder or a sphere alone.',
+      error: 'The two faces of a plate are computed; enter a lag between them for a cylinder or a sphere alone.',
     }),
 );
 

@@ -11,4 +11,4 @@ export const readingsOf = <T extends z.ZodRawShape>(figures: T) =>
   z
     .array(z.strictObject({ t_s: time_s, ...figures }))
     .max(3000, { error: 'At most 3000 readings.' })
-    .refine((list) => rising(list as { t_s: number }[]), { error: 'The times of the readings must rise.' });
+    .refine((list) => rising(list as { t_s: number }[]), { error: 'Readings must be in time order.' });

@@ -4,10 +4,13 @@ import { count, figure } from './quantity';
 
 const SegmentFiguresSchema = z.object({
   end_s: figure('s'),
-  deltaT_max_K: figure('K', 'Core to skin'),
-  deltaT_end_K: figure('K', 'Core to skin at its end'),
+  deltaT_max_K: figure('K', 'Core–surface difference'),
+  deltaT_end_K: figure('K', 'Core–surface difference at its end'),
   spread_end_K: figure('K', 'Through plus across'),
-  tension_max_Pa: figure('Pa', 'Elastic, free to bow, with a held share of the straight part and the differences across and from thick to thin; while brittle'),
+  tension_max_Pa: figure(
+    'Pa',
+    'Elastic, free to bow. With a held share of the straight part, and the differences across and from thick to thin; while brittle',
+  ),
   spread_climbing_K: figure('K', 'Greatest difference while it climbs'),
   spread_setting_K: figure('K', 'Greatest difference while it sets'),
   heatWork_perPa: figure('1/Pa', 'At the mean temperature of the glass'),

@@ -109,7 +109,7 @@ describe('the panel', () => {
     ['an end before the first segment', () => pressed(begun(hours, 3), 'done'), /where a further segment/],
     ['a mark where minutes are keyed', () => pressed(all(typed(all(typed(begun(hours, 3), '200'), ['enter']), '560'), ['enter', '1']), 'mark'), /Digits alone/],
     ['digits before a program is chosen', () => pressed(newPanel(hours), '1'), /Choose a program/],
-    ['a look at an empty program', () => pressed(all(newPanel(hours), ['program', '3']), 'review'), /stands in it/],
+    ['a look at an empty program', () => pressed(all(newPanel(hours), ['program', '3']), 'review'), /program that it holds/],
   ])('refuses %s and stays where it is', (_, after, words) => expect(after().refused).toMatch(words));
 
   test('goes back a figure at a time, and loses nothing that was keyed before', () => {

@@ -236,7 +236,7 @@ function goneBack(panel: Panel): Panel {
 function reviewing(panel: Panel): Panel {
   const slot = panel.place.kind === 'slot' ? Number(panel.typed) : Number.NaN;
   if (!panel.profile.reviews) return refusing(panel, 'It cannot show a program again.');
-  if (!panel.programs[slot]?.length) return refusing(panel, 'Choose a program that stands in it.');
+  if (!panel.programs[slot]?.length) return refusing(panel, 'Choose a program that it holds.');
   return at(panel, { kind: 'review', slot, row: 0, figure: figuresOf(panel.profile)[0] });
 }
 

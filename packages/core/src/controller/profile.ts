@@ -137,12 +137,12 @@ export function impossibleController(controller: Controller): Problem | null {
         `${code} is among the rates ${rates ? rates.join(', ') : `from ${leastRate} to ${mostRate}`}: it could not be told from one. A code lies outside of them.`,
       );
     if (code === 0 && ends === 'zero' && profile.order === 'rateFirst')
-      return problem(field, 'Nought ends the program of this controller, so it cannot mean as fast as it can too.');
+      return problem(field, 'Zero ends the program of this controller, so it cannot also mean full speed.');
   }
   if (mostHold_s < 60) return problem('mostHold_s', 'Its longest hold is under the minute that it counts in.');
   if (holdAs !== 'minutes' && mostHold_s > MOST_ON_A_CLOCK_S)
     return problem('mostHold_s', 'Two digits of hours and two of minutes say 99 h 59 at most; this hold would be longer than they can.');
-  if (builtIn >= programs) return problem('builtIn', `All of its ${programs} programs came with the kiln: none is left for one of yours.`);
+  if (builtIn >= programs) return problem('builtIn', `All of its ${programs} programs came with the kiln. Leave one free for yours.`);
   if (mostSegments < 2) return problem('mostSegments', 'A firing has a way up and a way down: two segments at least.');
   return null;
 }

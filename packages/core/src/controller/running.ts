@@ -85,7 +85,7 @@ export function startRun({ rows, controller, kiln, offset_K = 0, delay_s = 0, ri
 }
 
 function whyNot({ mostDelay_s, alarms }: Profile, program: readonly Segment[], delay_s: number, rings: boolean): string {
-  if (program.length === 0) return 'No program stands there.';
+  if (program.length === 0) return 'That slot is empty.';
   if (delay_s > 0 && mostDelay_s === undefined) return 'It cannot delay a start.';
   if (mostDelay_s !== undefined && delay_s > mostDelay_s) return `It delays a start by ${text(formatDuration(mostDelay_s))} at most.`;
   return rings && !alarms ? 'It has no alarm.' : '';

@@ -248,7 +248,7 @@ function formerPointsProblem({ points_m = [], across_m, floor_m, deep_m, undercu
   const off = (found_m: number, told_m: number): boolean => Math.abs(found_m - told_m) > APART_M;
   const differs = (path: keyof FormShape, what: string, found_m: number): Problem =>
     wrong(path, `By its points ${what} ${both(found_m)}: write that, or measure again.`);
-  if (off(top_m, across_m)) return differs('across_m', `the top, as far as it falls no steeper than ${TOP_ENDS_DEG}°, is across`, top_m);
+  if (off(top_m, across_m)) return differs('across_m', `the top, where it falls no steeper than ${TOP_ENDS_DEG}°, is across`, top_m);
   if (floor_m === undefined || off(2 * last.out_m, floor_m)) return differs('floor_m', 'the foot is across', 2 * last.out_m);
   return off(first.up_m - last.up_m, deep_m) ? differs('deep_m', 'it is high', first.up_m - last.up_m) : null;
 }
@@ -268,7 +268,7 @@ function pointsProblem({ points_m = [], across_m, undercut }: FormShape): Proble
       'The section comes back inwards on its way up: glass would be locked in. If the mould is broken away or bends, mark the undercut.',
     );
   if (comesBack && points_m.slice(1).some(({ up_m }, i) => up_m < points_m[i].up_m - 1e-9))
-    return wrong('points_m', 'A section with an undercut must rise all the way from its middle to its rim.');
+    return wrong('points_m', 'Give an undercut from its middle up to its rim, each point higher than the last.');
   return null;
 }
 
@@ -301,8 +301,8 @@ const FIELD_OF: Record<string, keyof FormShape> = {
 /** Why there can be no such form, at the measure to change; null where there can. */
 export function formProblem(form: FormShape): Problem | null {
   const { use, plan, across_m, along_m, floor_m, deep_m, lobes, liner_m = 0, thick_m } = form;
-  if (hasTwo(form) && along_m === undefined) return wrong('along_m', 'Tell how wide it is the other way, too.');
-  if (plan === 'lobed' && lobes === undefined) return wrong('lobes', 'Tell how many lobes it has.');
+  if (hasTwo(form) && along_m === undefined) return wrong('along_m', 'Enter its width the other way, too.');
+  if (plan === 'lobed' && lobes === undefined) return wrong('lobes', 'Enter how many lobes it has.');
   if (plan === 'trough' && use !== 'hollow' && use !== 'former') return wrong('plan', 'Bent one way is for what glass sinks into or hangs over.');
   if (use === 'shelf') return plan === 'round' || plan === 'rectangle' ? null : wrong('plan', 'A shelf is round, or square or oblong.');
   if (!(deep_m > 0) && use !== 'texture' && use !== 'grid') return wrong('deep_m', 'It must have a depth, or a height, above nothing.');
@@ -314,7 +314,7 @@ export function formProblem(form: FormShape): Problem | null {
     return form.points_m ? formerPointsProblem(form) : null;
   }
   if (use === 'grid') {
-    if (form.holes === undefined || form.hole_m === undefined) return wrong('holes', 'Tell how many holes it has, and how wide one is.');
+    if (form.holes === undefined || form.hole_m === undefined) return wrong('holes', 'Enter how many holes it has, and how wide one is.');
     if (form.holes * planArea('round', [form.hole_m / 2]) >= planArea(plan, [across_m / 2, alongOf(form) / 2]))
       return wrong('holes', 'So many holes of that width are more than there is floor.');
     return null;

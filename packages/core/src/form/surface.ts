@@ -190,7 +190,7 @@ function wallOf(form: HollowForm, out_m: number): Outcome<Wall> {
       return refused(
         'impossible',
         'form.wall_m',
-        'A wall so long would bulge wider than the rim or sink under the floor, and glass would not come out: check it, the rim and the depth.',
+        'A wall so long would bulge wider than the rim or sink under the floor. Glass would not come out: check it, the rim and the depth.',
       );
     return found(arc(out_m, depth_m, half));
   }

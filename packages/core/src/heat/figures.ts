@@ -3,7 +3,7 @@
 /** Figures of one segment; each greatest is over this segment alone. */
 export interface SegmentFigures {
   end_s: number;
-  /** Core to skin through the depth, K. */
+  /** Core–surface through the depth, K. */
   deltaT_max_K: number;
   deltaT_end_K: number;
   /** Through plus across, K, at the segment's end. */

@@ -334,7 +334,7 @@ describe('state kept at every joint', () => {
     expect(simulate.startedAt()).toBe(0);
   });
 
-  test('when the soak is taken away, what counts as setting is judged anew', () => {
+  test('when the soak is removed, what counts as setting is judged anew', () => {
     const simulate = rememberingSimulator();
     simulate(firing);
     const unsoaked = edit(2, { hold_s: 0 });

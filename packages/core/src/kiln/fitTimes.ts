@@ -48,13 +48,9 @@ export function fitKilnTimes(told: KilnTimes, unit: TemperatureUnit = 'C'): Outc
     }
   }
   if (!(fall.seconds > 0) || fall.to_C >= fall.from_C || fall.to_C <= ambient_C)
-    return refused('impossible', 'fall', 'A closed kiln falls from a higher to a lower temperature, above that of its room, and takes some time.');
+    return refused('impossible', 'fall', 'Enter a start above the end, both above room temperature, and a time.');
   if (tail && (!(tail.seconds > 0) || tail.to_C >= tail.from_C || tail.to_C <= ambient_C || tail.from_C > fall.to_C))
-    return refused(
-      'impossible',
-      'tail',
-      'Further down it falls on from where that fall ended, or below, to a temperature above that of its room, and takes some time.',
-    );
+    return refused('impossible', 'tail', 'The second fall starts where the first ended or below, ends above room temperature, and takes some time.');
   const seconds = [...sorted.map((climb) => climb.seconds), fall.seconds, ...(tail ? [tail.seconds] : [])];
   // With two times there is a power and one loss to be told: radiation is held at what is usual beside the other.
   const free = seconds.length > 2;
@@ -92,7 +88,7 @@ export function fitKilnTimes(told: KilnTimes, unit: TemperatureUnit = 'C'): Outc
     misfit,
     remark:
       misfit > POOR_MISFIT
-        ? `No kiln ${kiln.wallOverChamber === undefined ? 'of one heat store' : 'with a wall that stores heat'} takes all of these times: the nearest misses one by ${(misfit * 100).toFixed(0)} %. Look at them again${tail ? '' : '; thick walls that go on storing heat do this too, and show in how long it falls further down'}.`
+        ? `No kiln ${kiln.wallOverChamber === undefined ? 'of one heat store' : 'with a wall that stores heat'} takes all of these times: the nearest misses one by ${(misfit * 100).toFixed(0)} %. Check them${tail ? '' : '. Thick walls that store heat do this too: time how long it falls further down'}.`
         : free
           ? null
           : `From two times alone how it loses heat at the top is a guess; one more climb, to ${degrees(800)}, tells it.`,

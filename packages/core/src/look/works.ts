@@ -15,7 +15,7 @@ export type LookWorks = Record<'firePolish' | 'tack' | 'contour' | 'fullFuse' | 
 /**
  * Calibrated on the reference body, ramps included, to what practice fires soft sheet 90 at: stuck with crisp edges from 690 °C for
  * 15 min to 715 for 8, fire polish from 715 °C for 10 min to 740 for 10, tack from 720 for 20 to 765 for 5, contour from 755 for 15
- * to 790 for 8, full fuse from 790 for 8 to 820 for 8 or 790 for 25, slab flow from 820 to 850 for an hour or so; lace from 775 for 20
+ * to 790 for 8, full fuse from 790 for 8 to 820 for 8 or 790 for 25, dam melt from 820 to 850 for an hour or so; lace from 775 for 20
  * to 815 for 15, a wafer of powder of 0.2 mm from 690 for 5 to 730 for 5, castings from 800 for 4 h to 850 for 6. A climb at 300 °C/h and the drop do as much as eleven more
  * minutes of hold; that share is in these figures.
  */

@@ -128,7 +128,7 @@ export function standing(making: Making, firedAt: number | null, dry_kg: number 
 /** Why it cannot be made so; null where it can. */
 export function makingProblem({ way, model, flexible }: Pick<Making, 'way' | 'model' | 'flexible'>, form: Pick<FormShape, 'undercut'>): string | null {
   if (form.undercut && way === 'investment' && flexible === 'none' && model === 'firm')
-    return 'A firm model with undercuts does not come out of the investment: make it of wax or foam, or take a flexible mould of it first and cast wax in that.';
+    return 'A firm model with undercuts does not come out of the investment. Make it of wax or foam, or cast wax in a flexible mould of it.';
   if (form.undercut && (way === 'clay' || way === 'castable'))
     return 'Clay and castable do not come off a model with undercuts in one piece: make the mould in parts, or mark the form as without.';
   return null;

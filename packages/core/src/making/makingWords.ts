@@ -112,7 +112,7 @@ export function stageDoes(stage: StageName, making: Making, form: FormShape, amo
         firm: 'Lift it out before it dries, and blow no crumb back in.',
       }[standsIn(making)];
     case 'press':
-      return `${wall} thick, pressed outwards from the middle, vents drilled through its lowest places and its floor while it is leather hard.`;
+      return `${wall} thick, pressed outwards from the middle. Drill vents through its lowest places while it is leather hard.`;
     case 'lift':
       return 'Leather hard it comes off by itself; dry it between boards, turned each day.';
     case 'pour':

@@ -121,7 +121,7 @@ export function removeLayer(doc: PieceDocument, id: string): Outcome<Edited> {
   const { step, index, name } = place.value;
   if (laidLayers(doc).length === 1 && (firingsOf(doc).length === 0 || !firesNoGlass(doc)))
     return refused('too-few', 'journey', 'A piece needs at least one layer; delete the piece instead.');
-  return withLayers(doc, step, step.layers.toSpliced(index, 1), `${name} taken away`);
+  return withLayers(doc, step, step.layers.toSpliced(index, 1), `${name} removed`);
 }
 
 /** Whether no firing that it is to have has glass in it. */
@@ -198,7 +198,7 @@ export function removeStep(doc: PieceDocument, id: string): Outcome<Edited> {
   const journey = doc.journey.toSpliced(index.value, 1);
   if (laidLayers(doc).length > 0 && laidLayers({ journey }).length === 0 && !(firingsOf(doc).length > 0 && firesNoGlass(doc)))
     return refused('too-few', 'journey', 'A piece needs at least one layer; delete the piece instead.');
-  return withJourney(doc, journey, `${called(doc.journey[index.value])} taken away`);
+  return withJourney(doc, journey, `${called(doc.journey[index.value])} removed`);
 }
 
 /** Tells that a step of the hands is done, and what it took; with null that it is not. */

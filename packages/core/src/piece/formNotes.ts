@@ -131,7 +131,7 @@ function intoHollow({ shape }: HeldForm, firing: FiringCase, long: Long): Own {
   const touch = firstTouch(inside.value, rim / 2, depth_m);
   notes.push(
     touch.out_m < SEEN_M
-      ? `It touches in the middle first, when that is down ${long(touch.down_m)}, and the rest lies down from there.`
+      ? `It touches in the middle first, when that is down ${long(touch.down_m)}, and the rest settles from there.`
       : touch.out_m > 0.9 * (rim / 2)
         ? 'It lies against the wall from the rim down, its middle last.'
         : `It touches ${long(touch.out_m)} from the middle first, when that is down ${long(touch.down_m)} of ${long(depth_m)}: what it still spans sinks slower from then on.`,

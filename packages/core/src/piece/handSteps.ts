@@ -145,7 +145,7 @@ function offRim(before: BodyNow, depth_m: number, as: 'ground' | 'polished', gla
 }
 
 function cutOut(now: BodyNow, outline: Footprint, kerf_m: number, glasses: readonly NamedGlass[]): StepOutcome {
-  if (!fitsWithin(outline, now.footprint)) return unlike('The cut is larger than what is to be cut.');
+  if (!fitsWithin(outline, now.footprint)) return unlike('The cut is larger than the piece.');
   const each = surfaceMass(now, glasses);
   const off_m2 = footprintArea(now.footprint) - footprintArea(outline);
   // The blade runs outside the line, as far as there is glass.
@@ -160,7 +160,7 @@ function cutOut(now: BodyNow, outline: Footprint, kerf_m: number, glasses: reado
 function cutToStrips(now: BodyNow, strip_m: number, stand: 'flat' | 'onEdge', kerf_m: number, glasses: readonly NamedGlass[]): StepOutcome {
   const wide_m = footprintNarrow(now.footprint);
   const count = Math.floor((wide_m + kerf_m) / (strip_m + kerf_m) + 1e-9);
-  if (count < 1) return unlike('The strips are wider than what is to be cut.');
+  if (count < 1) return unlike('The strips are wider than the piece.');
   const area_m2 = footprintArea(now.footprint);
   const long_m = area_m2 / wide_m;
   const each = surfaceMass(now, glasses);

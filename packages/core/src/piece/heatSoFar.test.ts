@@ -16,9 +16,9 @@ const turn = (more: Partial<Turn> = {}): Turn => ({ haze_s: 600, hazeBears_s: 28
 test('haze and heat of all turns are summed, the stress is that of the last', () => {
   // As long at the temperature that is named as the work asks for by the viscosity there.
   const words = heatWords([turn(), turn({ haze_s: 900, stress_Pa: 1.1e5, work_perPa: 0.03 })], body, METRIC);
-  expect(words[0]).toBe('Haze so far: 25 of the 480 min that its glass bears.');
+  expect(words[0]).toBe('Devit so far: 25 min (limit 480).');
   expect(words[2]).toBe('Stress left by its last firing: 0.11 MPa.');
-  const [, minutes, at_C] = /as much as (\d+) min at (\d+) °C/.exec(words[1]) ?? [];
+  const [, minutes, at_C] = /: (\d+) min at (\d+) °C/.exec(words[1]) ?? [];
   expect((Number(minutes) * 60) / 10 ** logViscosity(viscosityOf(glass), Number(at_C))).toBeCloseTo(0.05, 2);
   expect(Number(at_C)).toBeGreaterThan(760);
   expect(Number(at_C)).toBeLessThan(820);
@@ -64,7 +64,7 @@ describe('haze that was taken off', () => {
       { ...turn(), on: ['down'] as const },
       { ...turn({ haze_s: 900 }), on: ['up', 'down'] as const },
     ];
-    expect(heatWords(turns, body, METRIC)[0]).toBe('Haze so far: 15 of the 480 min that its glass bears on the fire face, 25 min on the shelf face.');
+    expect(heatWords(turns, body, METRIC)[0]).toBe('Devit so far: 15 min on the fire face, 25 min on the shelf face (limit 480).');
     expect(heatOf(turns, [])?.haze_s).toBe(1500);
     expect(heatOf([{ ...turn(), on: [] }], [])?.haze_s).toBe(0);
   });

@@ -107,13 +107,11 @@ export function heatWords(laid: readonly LaidTurn[], body: Body, units: Units, b
     ...(up === null || down === null
       ? []
       : [
-          `Haze so far: ${minutes(up)}${Number.isFinite(bears_s) ? ` of the ${minutes(bears_s)} min that its glass bears` : ' min'}${up === down ? '' : ` on the fire face, ${minutes(down)} min on the shelf face`}.`,
+          `Devit so far: ${minutes(up)} min${up === down ? '' : ` on the fire face, ${minutes(down)} min on the shelf face`}${Number.isFinite(bears_s) ? ` (limit ${minutes(bears_s)})` : ''}.`,
         ]),
-    `Heat so far: as much as ${text(formatDuration(work_perPa * 10 ** logViscosity(vft, at_C)))} at ${text(formatTemperature(at_C, units.temperature))}.`,
+    `Heat work so far: ${text(formatDuration(work_perPa * 10 ** logViscosity(vft, at_C)))} at ${text(formatTemperature(at_C, units.temperature))}.`,
     ...brought.map(({ name, haze_s }) =>
-      haze_s === null
-        ? `${name} brought the heat of its own firings.`
-        : `${name} brought ${minutes(haze_s)} min of that haze, and the heat of its own firings.`,
+      haze_s === null ? `${name} brought the heat of its own firings.` : `${name} brought ${minutes(haze_s)} min of that, and the heat of its own firings.`,
     ),
     ...(stress_Pa === null ? [] : [`Stress left by its last firing: ${text(formatStress(stress_Pa, units.length))}.`]),
   ];

@@ -177,11 +177,11 @@ describe('a step', () => {
       [pieceOf(base, hand('x', { kind: 'turn' })), /fuse these layers first/],
       [pieceOf(hand('x', { kind: 'grind', at: 'rim', depth_m: 0.001 })), /no glass here yet/],
       [pieceOf(hand('x', { kind: 'fill', glassId: 'rose', mass_kg: 0.001, spot_m: 0.005 })), /here is none yet/],
-      [pieceOf(base, fused, hand('x', cutAway)), /larger than what is to be cut/],
+      [pieceOf(base, fused, hand('x', cutAway)), /larger than the piece/],
       [pieceOf(base, fused, hand('x', { kind: 'grind', at: 'up', depth_m: 0.02 })), /nothing of the piece would be left/],
       [pieceOf(base, fused, hand('x', { kind: 'grind', at: 'rim', depth_m: 0.06 })), /from rim to rim/],
       [pieceOf(base, fused, hand('x', { kind: 'drill', hole_m: 0.08, count: 1 })), /more than the piece can spare/],
-      [pieceOf(base, fused, hand('x', { kind: 'cut', kerf_m: 0, cut: { to: 'strips', strip_m: 0.3, stand: 'flat' } })), /wider than what is to be cut/],
+      [pieceOf(base, fused, hand('x', { kind: 'cut', kerf_m: 0, cut: { to: 'strips', strip_m: 0.3, stand: 'flat' } })), /wider than the piece/],
     ] as const) {
       const after = last(doc);
       expect(after.problem?.message).toMatch(words);
@@ -385,7 +385,7 @@ describe('a command', () => {
     expect(valueOf(addStep(doc, wait, 2)).what).toBe('wait added');
     expect(valueOf(moveStep(doc, 'x', 3)).what).toBe('turn over moved to step 4');
     expect(valueOf(tellDone(doc, 'x', 1e12)).what).toBe('turn over done');
-    expect(valueOf(removeStep(doc, 'f')).what).toBe('firing taken away');
+    expect(valueOf(removeStep(doc, 'f')).what).toBe('firing removed');
   });
 
   test('is refused where it names nothing, lays nothing any more, or goes past what a piece holds', () => {

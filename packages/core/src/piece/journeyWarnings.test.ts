@@ -58,7 +58,7 @@ describe('said where it stands', () => {
       aimedWork('firePolish', valueOf(neededWork(body, 'firePolish', TYPICAL_WORKS))),
       valueOf(neededWork(body, 'contour', TYPICAL_WORKS)).least,
     ];
-    expect(said(doc(...filled, fire('p', 'firePolish')))[0]).toContain(`a fire polish gives ${Math.round((100 * aim) / needs)} % of that`);
+    expect(said(doc(...filled, fire('p', 'firePolish')))[0]).toContain(`A fire polish gives ${Math.round((100 * aim) / needs)} % of that`);
     expect(said(doc(...filled, fire('p', 'fullFuse'))).join()).not.toMatch(/The fill/);
   });
 
@@ -68,7 +68,7 @@ describe('said where it stands', () => {
     expect(said(doc(...blasted, slump), 1e-6)).toEqual([]);
     expect(said(doc(laid, fuse, slump, hand('w', { kind: 'polish', at: 'up', depth_m: 1e-4 })))[0]).toMatch(/^Its face is bent by 18 mm since the slump/);
     expect(said(doc(laid, fuse, slump, hand('w', { kind: 'polish', at: 'rim', depth_m: 1e-4 })))).toEqual([]);
-    expect(said(doc({ ...laid, layers: [sheet('a')] }, fuse))[0]).toMatch(/^Its rim draws in by about [\d.]+ mm and thickens towards the 6\.5 mm/);
+    expect(said(doc({ ...laid, layers: [sheet('a')] }, fuse))[0]).toMatch(/^Its rim draws in by about [\d.]+ mm and thickens towards 6\.5 mm/);
     const inInches = journeyWarnings(applySteps(doc(laid, fuse, slump, fire('p', 'tack')), GLASSES), GLASSES, { ...METRIC, length: 'in' });
     expect(inInches.flat().join()).not.toMatch(/\d mm/);
   });

@@ -63,7 +63,7 @@ function bubblesGrow({ step, before, glass, work_perPa, long }: Meeting): string
   if (!isSealed(before) || !RECIPES[step.look].flows) return [];
   const rises_m = (glass.density_kg_m3 * STANDARD_GRAVITY_m_s2 * SEED_RADIUS_M ** 2 * work_perPa) / 3;
   return [
-    `What air is sealed in swells and rises again: a bubble of ${long(2 * SEED_RADIUS_M)} by about ${long(rises_m)} in this firing. What comes that near to a face opens there; warm it slowly, and no hotter than it needs.`,
+    `Sealed air swells and rises: a bubble of ${long(2 * SEED_RADIUS_M)} by about ${long(rises_m)} in this firing. Near a face it opens. Warm slowly; go no hotter than needed.`,
   ];
 }
 
@@ -73,7 +73,7 @@ function fillStandsProud({ step, before, body, work_perPa }: Meeting): string[] 
   const runs = neededWork(body, 'contour', TYPICAL_WORKS);
   if (!runs.ok || work_perPa >= runs.value.least) return [];
   return [
-    `The fill wants the heat work of a contour fuse to run smooth, and ${article(name(step)).toLowerCase()} gives ${percent(work_perPa / runs.value.least)} of that: it stays to be seen. Fill with powder, or fire it hotter.`,
+    `The fill needs a contour fuse to run smooth. ${article(name(step))} gives ${percent(work_perPa / runs.value.least)} of that heat work, so the fill will show. Use powder, or fire hotter.`,
   ];
 }
 
@@ -100,7 +100,7 @@ function rimThickens({ step, body, work_perPa, long }: Meeting): string[] {
   const drawn_m = (footprintSpan(body.footprint) - ghost.width_m) / 2;
   if (drawn_m < LEAST_DRAWN_M) return [];
   return [
-    `Its rim draws in by about ${long(drawn_m)} and thickens towards the ${long(afterFiring.naturalDepth_m)} at which hot glass rests, while the middle stays near ${long(depth.mean_m)} or thins: from then on it is thick at the rim and thin inside, and warms and cools unevenly.`,
+    `Its rim draws in by about ${long(drawn_m)} and thickens towards ${long(afterFiring.naturalDepth_m)}. The middle stays near ${long(depth.mean_m)} or thins. From then on it warms and cools unevenly.`,
   ];
 }
 

@@ -317,10 +317,10 @@ describe('what a piece takes', () => {
     const own = { work_perPa: 1e-3, haze_s: 600, hazeBears_s: 7200, stress_Pa: 1e5 };
     expect(heatWords([], body, METRIC)).toEqual([]);
     const [haze, heat, from] = heatWords([own], body, METRIC, [{ name: 'Striped slab', work_perPa: 1e-3, haze_s: 1200 }]);
-    expect(haze).toBe('Haze so far: 30 of the 120 min that its glass bears.');
-    expect(from).toBe('Striped slab brought 20 min of that haze, and the heat of its own firings.');
+    expect(haze).toBe('Devit so far: 30 min (limit 120).');
+    expect(from).toBe('Striped slab brought 20 min of that, and the heat of its own firings.');
     const [, twice] = heatWords([own, own], body, METRIC);
     expect(heat).toBe(twice);
-    expect(heatWords([], body, METRIC, [{ name: 'Striped slab', work_perPa: 1e-3, haze_s: 1200 }])[0]).toBe('Haze so far: 20 min.');
+    expect(heatWords([], body, METRIC, [{ name: 'Striped slab', work_perPa: 1e-3, haze_s: 1200 }])[0]).toBe('Devit so far: 20 min.');
   });
 });

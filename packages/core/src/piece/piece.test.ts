@@ -59,7 +59,7 @@ describe('an edit of a piece', () => {
 
   test('says in the past tense what was done, by the name of the layer', () => {
     expect(done(moveLayer(plaque, 'a', 1)).what).toBe('Base moved up');
-    expect(done(removeLayer(plaque, 'n')).what).toBe('Numerals taken away');
+    expect(done(removeLayer(plaque, 'n')).what).toBe('Numerals removed');
     expect(done(addLayer(plaque, { id: 'f', form: 'frit', glassId: 'clear', perArea_kg_m2: 1 })).what).toBe('frit added');
     expect([0, 1, 2].map((i) => layerName(laidLayers(plaque), i))).toEqual(['Base', 'Top sheet', 'Numerals']);
     expect(layerName([sheet('a')], 0)).toBe('Sheet');

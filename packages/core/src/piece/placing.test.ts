@@ -83,7 +83,7 @@ describe('parts that are placed', () => {
     expect(inStep(turned).map(({ x_m }) => x_m)[0]).toBeGreaterThan(0);
   });
 
-  test('are repeated, lined up, spaced, cut from another glass, changed and taken away', () => {
+  test('are repeated, lined up, spaced, cut from another glass, changed and removed', () => {
     const row = { count: 4, rows: 2, gap_m: 0.01, rowGap_m: 0.02, staggered: false, centred: true };
     const rows = done(repeatInRows(placed, 'laying', ['a'], row, newId));
     expect(inStep(rows)).toHaveLength(9);

@@ -1,4 +1,4 @@
-/** Edits of parts by their places: laid, moved, turned, mirrored, repeated, lined up, given another glass, taken away. */
+/** Edits of parts by their places: laid, moved, turned, mirrored, repeated, lined up, given another glass, removed. */
 import { type Alignment, type Mirror, type Row, aligned, boxRound, inRing, inRows, mirrored, movedBy, spaced, turnedAbout } from '../plan/arrange';
 import { type PlacedPart, type Point, centred, wholeTurn } from '../plan/parts';
 import { spreadPieces, spreadRods } from '../plan/spread';
@@ -186,7 +186,7 @@ export const removeParts = (doc: PieceDocument, stepId: string, ids: readonly st
     stepId,
     ids,
     () => [],
-    (count) => `${countWords(count)} taken away`,
+    (count) => `${countWords(count)} removed`,
   );
 
 /** Another outline, another place. */

@@ -40,7 +40,7 @@ test('goes into the step that it was asked from, or is a step of its own', () =>
   expect(after.journey.filter(isLaying).map(({ layers }) => layers.map(({ id }) => id))).toEqual([['a'], ['new']]);
   const own = valueOf(put(doc({ journey: [...doc().journey, cast] }), { into: { place: 1, newStepId: 'own' } }));
   expect(own.doc.journey.map(({ id }) => id)).toEqual(['lay', 'own', 'fire']);
-  expect(own.what).toBe('put in as reckoned');
+  expect(own.what).toBe('added from Reckon');
   expect(put(doc(), { into: { stepId: 'gone', instead: true } })).toMatchObject({ ok: false, problem: { code: 'unknown-id' } });
 });
 

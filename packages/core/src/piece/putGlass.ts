@@ -75,4 +75,4 @@ function laidInto(doc: PieceDocument, layers: LaidLayer[], into: ReckonedGlass['
   );
 }
 
-const named = (edited: Outcome<Edited>): Outcome<Edited> => (edited.ok ? { ok: true, value: { ...edited.value, what: 'put in as reckoned' } } : edited);
+const named = (edited: Outcome<Edited>): Outcome<Edited> => (edited.ok ? { ok: true, value: { ...edited.value, what: 'added from Reckon' } } : edited);

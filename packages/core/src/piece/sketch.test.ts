@@ -4,10 +4,10 @@ import { layUnder, scaledBetween } from './sketch';
 const sketch: Sketch = { hash: 'a'.repeat(64), width_m: 0.2, aspect: 0.75, x_m: 0.01, y_m: -0.02 };
 const doc: PieceDocument = { schemaVersion: 3, footprint: { shape: 'disc', diameter_m: 0.3 }, dammed: false, typed: {}, journey: [] };
 
-test('a sketch lies under a plan, and is taken away again', () => {
+test('a sketch lies under a plan, and is removed again', () => {
   const laid = layUnder(doc, sketch);
   expect(laid).toMatchObject({ ok: true, value: { doc: { under: sketch }, what: 'sketch laid under' } });
-  if (laid.ok) expect(layUnder(laid.value.doc, null)).toEqual({ ok: true, value: { doc, what: 'sketch taken away' } });
+  if (laid.ok) expect(layUnder(laid.value.doc, null)).toEqual({ ok: true, value: { doc, what: 'sketch removed' } });
 });
 
 test('scaled by two places they lie as far apart as was told, and the first stays where it is', () => {

@@ -7,7 +7,7 @@ import type { PieceDocument, Sketch } from './document';
 export function layUnder(doc: PieceDocument, sketch: Sketch | null): Outcome<Edited> {
   if (sketch) return found({ doc: { ...doc, under: sketch }, what: doc.under?.hash === sketch.hash ? 'sketch moved' : 'sketch laid under' });
   const { under: _under, ...rest } = doc;
-  return found({ doc: rest, what: 'sketch taken away' });
+  return found({ doc: rest, what: 'sketch removed' });
 }
 
 /** Two places that are hardly apart scale nothing, m. */

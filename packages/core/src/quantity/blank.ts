@@ -159,7 +159,7 @@ function over({ glass, thickness_m, form, hang_m }: Extract<BlankAsked, { way: '
       continue;
     }
     const hang = tape_m === undefined ? hang_m : (tape_m - rim_m) / 2;
-    if (hang === undefined) return refused('missing', 'hang_m', 'Tell how far down the sides its edge is to come, or the tape over the top from edge to edge.');
+    if (hang === undefined) return refused('missing', 'hang_m', 'Enter how far down its edge should come, or the tape over the top from edge to edge.');
     if (hang <= 0)
       return refused(
         'impossible',

@@ -80,12 +80,12 @@ function intoWords(asked: Extract<BlankAsked, { way: 'into' }>, told: BlankTold,
   const thick = text(formatStock(asked.thickness_m, units.length));
   if (stands > told.bears_m + SEEN_M) {
     cautions.push(
-      `It stands out ${long(stands)} over the rim, and ${thick} of glass bears ${long(told.bears_m)} in this firing before its edge hangs: it may hook over the rim. Take thicker glass, or let the edge end lower.`,
+      `It sticks out ${long(stands)} over the rim. In this firing ${thick} of glass takes ${long(told.bears_m)} before its edge hangs: it may hook over the rim. Take thicker glass, or let the edge end lower.`,
     );
   }
   if (!asked.last && told.summed_m.some((size, i) => size > told.sizes_m[i] + SEEN_M))
     words.push(
-      `This is the largest that slides in; its edge ends lower than meant. To end there it would be ${text(sizeIn(told.summed_m, units))}, and an edge of ${thick} hooks over the rim where it stands out further than ${long(told.bears_m)}.`,
+      `This is the largest that slides in; its edge ends lower than meant. To end there it would be ${text(sizeIn(told.summed_m, units))}. An edge of ${thick} hooks over the rim beyond ${long(told.bears_m)}.`,
     );
   if (Math.min(...told.stands_m) < -SEEN_M) words.push(`It is smaller than the rim: it starts within the mould, on its wall.`);
   if (told.rimEnds_m !== null && told.rimEnds_m >= SEEN_M && asked.form.plan !== 'lobed')
@@ -93,7 +93,7 @@ function intoWords(asked: Extract<BlankAsked, { way: 'into' }>, told: BlankTold,
   words.push(
     asked.form.plan === 'trough'
       ? 'Bent one way alone it is as long as the way through its own middle.'
-      : 'A sheet that slides in keeps its area. On rough primer or paper it slides less and stretches instead, and this blank would end over the rim: then tell what was over, below.',
+      : 'A sheet that slides in keeps its area. On rough primer or paper it slides less and stretches. Then this blank ends over the rim: enter below by how much.',
   );
   return { words, cautions };
 }
@@ -110,7 +110,7 @@ function overWords({ form }: BlankAsked, told: BlankTold, units: Units): { words
     const much = `${Math.round(spare * 100)} %`;
     if (outline.shape === 'polygon')
       words.push(
-        `${much} of its rim are more than goes round the former: it folds between its ${form.lobes} lobes. Where they meet it stands out by ${VALLEY.toFixed(2)} of the rest, as a square does beside its corners, and comes down a quarter as soon.`,
+        `${much} of its rim are more than goes round the former: it folds between its ${form.lobes} lobes. Where they meet it sticks out by ${VALLEY.toFixed(2)} of the rest. It drops there a quarter as soon.`,
       );
     else
       cautions.push(

@@ -206,7 +206,7 @@ export function writtenWords(written: string, readings: readonly Reading[], glas
         if (reading.as === 'expansion') return line(`${read}, expansion`, figure((reading.value / 1.8) * 1e6, '× 10⁻⁶/°F', 3));
         return line(read, other(reading));
       }),
-      words: [`${written.trim()} says no unit: with one it is told in all that go with it.`],
+      words: [`${written.trim()} has no unit. Add one to see it in the others.`],
       short: `${text(asRead(first.as, first.value, first.units))} = ${text(other(first))}`,
     };
   }
@@ -248,7 +248,7 @@ export function sameWorkWords({ from, to }: SameWorkAsked, told: SameWorkTold, u
     words: [
       ...reads,
       `By viscosity a hold there is ${times(longer)}; ten degrees Celsius more leave ${plain(tenMore * 100, 2)} % of a hold.`,
-      'Of the work alone: hotter and shorter hazes less, cooler and longer is easier to hit. For a piece that has a schedule, ‘Same work, other heat’ on its run sheet counts what its glass lags behind.',
+      'By heat work alone. Hotter and shorter devitrifies less; cooler and longer is easier to hit. For a piece with a schedule, use ‘Same work, other heat’: it counts the lag of the glass.',
     ],
     cautions,
     short: `${lasts(hold_s)} at ${degrees(at_C)} for ${lasts(from.hold_s)} at ${degrees(from.at_C)}`,

@@ -78,7 +78,7 @@ function strips({ sheet, strip_m, kerf_m, count }: Extract<CuttingAsked, { kind:
     return refused(
       'out-of-range',
       'kerf_m',
-      'The kerf is as wide as the strip or wider: a blade takes a few millimetres or an eighth of an inch, a score and break next to nothing.',
+      'The kerf is as wide as the strip or wider. A blade takes about 3 mm (1/8 in), a score and break next to nothing.',
     );
   const { count: per, along } = cutAlong(sheet.width_m, strip_m, kerf_m);
   if (per === 0) return refused('out-of-range', 'strip_m', 'The strip is wider than the sheet.');

@@ -53,7 +53,7 @@ function sumOf(asked: CuttingAsked, told: CuttingTold, units: Units): string[] {
 const ORDER: Record<CuttingAsked['kind'], string[]> = {
   strips: ['Score away from you, running each strip off as it is scored; splinters go into the bin, not over the bench edge.'],
   onEdge: ['Stand them on edge in a dam that fits them; what does not fill it leans.'],
-  woven: ['Cut the strips from the middle of the sheet outwards, so that what is off at its edges is not in the panel; lay them from the middle outwards too.'],
+  woven: ['Cut the strips from the middle of the sheet outwards: its edges are less even; lay them from the middle outwards too.'],
   segments: ['Wet saw, eyes and ears covered, sleeves away from the blade.'],
   cap: [],
   liner: ['Cut with a knife on a board, long ones first; no dry sweeping of what falls, and a respirator.'],

@@ -57,7 +57,7 @@ export function fillingWords(asked: Filling, told: FillingTold, units: Units): T
         : heap.crown_m > 0.0005
           ? ` After this heat its middle still stands about ${long(heap.crown_m)} over its rim.`
           : ' This heat lets it run level.';
-    words.push(`As grains it stands in a heap, ${long(heap.overRim_m)} over the rim at its highest: thinner at the wall than in the middle.${crown}`);
+    words.push(`As grains it heaps ${long(heap.overRim_m)} over the rim at its highest: thinner at the wall than in the middle.${crown}`);
   }
   if (refills > 0) cautions.push(`It does not all go in at once: heap it, let it sink, and fill it up again ${times(refills)}.`);
   if (next_kg !== null) words.push(`Since it stayed back last time, take ${grams(next_kg)} next time.`);

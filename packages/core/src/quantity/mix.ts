@@ -70,7 +70,7 @@ function byShares({ total_kg, parts, additives = [], step_kg }: Extract<MixAsked
   if (sum <= 0) return refused('out-of-range', 'parts', 'The shares come to nothing: give at least one of the parts a share.');
   const of = (kind: ShareOf, share: (one: Additive) => number): number => additives.filter((one) => one.of === kind).reduce((all, one) => all + share(one), 0);
   const ofWhole = of('whole', ({ share }) => share);
-  if (ofWhole >= 1) return refused('out-of-range', 'additives', 'The additives come to the whole of it or more: nothing is left for the glass.');
+  if (ofWhole >= 1) return refused('out-of-range', 'additives', 'The additives come to 100 % or more. Leave room for the glass.');
   const glass_kg = (total_kg * (1 - ofWhole)) / (1 + of('glass', ({ share }) => share) + of('solution', ({ liquid = 0 }) => liquid));
   const added = additives.flatMap(({ name, share, of: meant, liquid = 0 }) => {
     if (meant === 'whole') return [{ name, exact_kg: share * total_kg }];
@@ -127,11 +127,11 @@ function plaster({ model, wall_m, shares, step_kg }: Extract<MixAsked, { kind: '
 
 function crush({ yields, scrap_kg, wanted, step_kg }: Extract<MixAsked, { kind: 'crush' }>): Outcome<MixTold> {
   const all = yields.reduce((sum, { share }) => sum + share, 0);
-  if (all > 1 + 1e-9) return refused('out-of-range', 'yields', 'The grades come to more than was crushed: their shares are to be 100 % at most.');
+  if (all > 1 + 1e-9) return refused('out-of-range', 'yields', 'The grades come to more than was crushed. Keep their shares to 100 % or less.');
   const grade = wanted && yields.find(({ name }) => name === wanted.name);
   if (wanted && !(grade && grade.share > 0)) return refused('unknown-id', 'wanted', 'Nothing of that grade comes out: tell its share first.');
   const scrap = wanted && grade ? wanted.mass_kg / grade.share : scrap_kg;
-  if (scrap === undefined) return refused('missing', 'scrap_kg', 'Tell how much scrap there is, or how much of one grade is wanted.');
+  if (scrap === undefined) return refused('missing', 'scrap_kg', 'Enter how much scrap there is, or how much of one grade you want.');
   return found({
     ...weigh(
       yields.map(({ name, share }) => ({ name, exact_kg: scrap * share })),

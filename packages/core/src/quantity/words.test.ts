@@ -104,7 +104,7 @@ describe('how far it fills', () => {
 
   test('grains: heaped, filled up again, and what to take next time', () => {
     expect(all(said({ filler: { by: 'mass', mass_kg: 0.7 }, packing: 0.6, work_perPa: 1e-4 }))).toMatch(
-      /in a heap, .* over the rim at its highest.*its middle still stands/,
+      /it heaps .* over the rim at its highest.*its middle still stands/,
     );
     expect(all(said({ filler: { by: 'mass', mass_kg: 1 }, packing: 0.5 }))).toMatch(/fill it up again (once|twice|\d times)/);
     expect(said({ last: { mass_kg: 0.5, back_m: 0.004 } }).figures[1].label).toBe('next time');
@@ -209,11 +209,11 @@ describe('a blank for a form', () => {
     // By itself it is cut to what slides in; by what was cut last time it may not be.
     expect(said(deep, METRIC, 0.003).cautions).toEqual([]);
     expect(said(deep, METRIC, 0.003).words.join(' ')).toMatch(
-      /This is the largest that slides in; its edge ends lower than meant\. To end there it would be .*an edge of 3 mm hooks over the rim where it stands out further than [\d.]+ mm/,
+      /This is the largest that slides in; its edge ends lower than meant\. To end there it would be .*An edge of 3 mm hooks over the rim beyond [\d.]+ mm/,
     );
     const last = { across_m: 0.32, along_m: 0.42, over: { door_m: 0, back_m: 0, left_m: 0, right_m: 0 } };
     expect(said({ ...deep, last }, METRIC, 0.003).cautions.join(' ')).toMatch(
-      /3 mm of glass bears [\d.]+ mm in this firing before its edge hangs: it may hook over the rim/,
+      /3 mm of glass takes [\d.]+ mm in this firing before its edge hangs: it may hook over the rim/,
     );
     expect(said(bowl).cautions).toEqual([]);
   });

@@ -103,6 +103,6 @@ export function readings({ text, units }: WrittenAsked): Outcome<Reading[]> {
   const message =
     !temperature.ok && temperature.problem.code === 'ambiguous'
       ? temperature.problem.message
-      : `This cannot be read: write for example ${EXAMPLES[units.length]}, 1:30, 90e-7 or cone 06.`;
+      : `This is not a figure. Write for example ${EXAMPLES[units.length]}, 1:30, 90e-7 or cone 06.`;
   return refused('unreadable', 'text', message);
 }

@@ -6,7 +6,7 @@ export interface Coat {
   kind: ReleaseKind;
   /** Of paper and blanket, kg/m². */
   weight_kg_m2?: number;
-  /** Hottest it bears, °C. */
+  /** Hottest it can go, °C. */
   top_C: number;
   /** No faster than this, K/s, until what binds it has left, °C; as fast as all else bears where they are left out. */
   pace_K_per_s?: number;

@@ -27,11 +27,11 @@ test('a hollow of clay lets go by the closed form, and says by how much', () => 
   expect(said.helps).toEqual([]);
 });
 
-test('what is taken away in pieces has not to let go, and holds the glass until then', () => {
+test('what is removed in pieces has not to let go, and holds the glass until then', () => {
   const told = formClearance(SOFT_90, form({ use: 'former', material: 'cordierite' }));
   const words = told && formClearanceWords(told, { use: 'former', once: true }, METRIC);
   expect(words).toMatchObject({
-    verdict: expect.stringMatching(/^It is taken away from the glass in pieces\. Until then it holds it: 1 mm too tight/),
+    verdict: expect.stringMatching(/^It is removed from the glass in pieces\. Until then it holds it: 1 mm too tight/),
     helps: [],
   });
 });
@@ -90,7 +90,7 @@ test('what is wider below than where the glass has to pass holds it by its shape
   });
   expect([waist.verdict, waist.hooks_m]).toEqual(['hooks', expect.closeTo(0.01, 9)]);
   // What is dug away afterwards need not pass.
-  expect(told({ across_m: 0.2, floor_m: 0.23, undercut: true, once: true }).said.verdict).toBe('It is taken away from the glass in pieces.');
+  expect(told({ across_m: 0.2, floor_m: 0.23, undercut: true, once: true }).said.verdict).toBe('It is removed from the glass in pieces.');
   // Less than the room that both leave is none.
   expect(told({ across_m: 0.36, floor_m: 0.3602, undercut: true }).verdict).toBe('free');
 });

@@ -48,12 +48,12 @@ export function formClearanceWords(told: FormClearance, form: Pick<FormShape, 'u
   const isTaken = form.once === true;
   return {
     verdict: isTaken
-      ? `It is taken away from the glass in pieces.${tight && told.verdict !== 'near' ? ` Until then it holds it: ${much} too tight as it cools, so it has to give sooner than the glass.` : ''}`
+      ? `It is removed from the glass in pieces.${tight && told.verdict !== 'near' ? ` Until then it holds it: ${much} too tight as it cools, so it has to give sooner than the glass.` : ''}`
       : VERDICTS[told.verdict],
     why: `${inward}${gives}`,
     helps:
       told.verdict === 'hooks' && !isTaken
-        ? ['Only a form that bends, or that is broken, dug or soaked away after its firing, lets it out: if it is such a one, say so of it.']
+        ? ['Only a form that bends, or that you break or soak away, lets it out. If it is one, enter that in its record.']
         : tight && !isTaken
           ? [
               ...paper,

@@ -18,7 +18,7 @@ export function tallyWords(tally: Tally): string {
   const all = RELEASED.reduce((sum, how) => sum + tally[how], 0);
   if (all === 0) return '';
   const kinds = RELEASED.filter((how) => tally[how] > 0);
-  if (kinds.length === 1 && all > 1) return `All ${all} that were told of ${SAID[kinds[0]].replace('itself', 'themselves')}.`;
-  if (all === 1) return `The one that was told of ${SAID[kinds[0]]}.`;
-  return `Of ${all} that were told of, ${kinds.map((how) => `${tally[how]} ${SAID[how].replace('itself', tally[how] > 1 ? 'themselves' : 'itself')}`).join(', ')}.`;
+  if (kinds.length === 1 && all > 1) return `All ${all} recorded ${SAID[kinds[0]].replace('itself', 'themselves')}.`;
+  if (all === 1) return `The one recorded ${SAID[kinds[0]]}.`;
+  return `Of ${all} recorded, ${kinds.map((how) => `${tally[how]} ${SAID[how].replace('itself', tally[how] > 1 ? 'themselves' : 'itself')}`).join(', ')}.`;
 }

@@ -50,7 +50,7 @@ export function rescueOf(glass: GlassConstants, form: FormShape, deep_m: number,
 }
 
 const SOAKS: Partial<Record<FormShape['material'], string>> = {
-  plasterSilica: 'Soak it and take the plaster away wet, in small pieces, from its thick places to its thin ones.',
+  plasterSilica: 'Soak it. Remove the plaster wet, in small pieces, thick places first.',
   stainless: 'Warm water softens primer, not nitride; the steel is dried at once.',
   mildSteel: 'Warm water softens primer, not nitride; the steel is dried at once, or it rusts.',
   fibre: 'Wet it and peel it away: fibre gives, and its dust stays down.',
@@ -85,21 +85,19 @@ export function rescueWords(rescue: Rescue, form: Pick<FormShape, 'use' | 'mater
   const [inner, outer] = way === 'over' ? [what, 'glass'] : ['glass', what];
   if (by === 'warm')
     return {
-      verdict: `Never by cold: the ${outer} has drawn in ${much} more than the ${inner} since the glass set, and colder it grips harder.`,
+      verdict: `Never use cold. The ${outer} has shrunk ${much} more than the ${inner} since the glass set. Colder, it grips harder.`,
       ...{ steps: [soak, warm], caution: CAUTION, warms: 'first' },
     };
   return {
     verdict:
       by === 'cold'
-        ? `Cold helps: the ${inner} has drawn in ${much} more than the ${outer} since the glass set, and colder there is more room.`
+        ? `Cold helps. The ${inner} has shrunk ${much} more than the ${outer} since the glass set. Colder, there is more room.`
         : hooks_m > 0
           ? `Its shape holds it: the ${what} is ${long(2 * hooks_m)} narrower where the glass has to pass, and cold gives nothing.`
           : `Glass and ${what} draw in by as good as the same: what holds it is its surface or its shape, and cold gives nothing.`,
     steps: [
-      ...(by === 'cold'
-        ? ['Let it get as cold as the room, then wrap it and leave it in a cold place overnight, never in a freezer and never under the tap.']
-        : []),
-      `Hold ${way === 'over' ? 'it' : 'both'} close over a folded towel and tap the ${what} all round with the heel of a hand or a wooden handle, never the glass.`,
+      ...(by === 'cold' ? ['Let it reach room temperature. Then wrap it and leave it in a cold place overnight. Never use a freezer or the tap.'] : []),
+      `Hold ${way === 'over' ? 'it' : 'both'} close over a folded towel. Tap the ${what} all round with your hand or a wooden handle, never the glass.`,
       soak,
       `If it still holds: ${warm[0].toLowerCase()}${warm.slice(1)}`,
     ],
@@ -108,4 +106,4 @@ export function rescueWords(rescue: Rescue, form: Pick<FormShape, 'use' | 'mater
 }
 
 const CAUTION =
-  'A hot kiln is opened with the power off at the switch, in face shield, long sleeves and gloves, with tongs, and pads laid ready for what comes out; nobody does it alone. A cracked piece is under stress: eye protection, gloves, and away from the face.';
+  'Open a hot kiln with the power off at the switch. Wear a face shield, long sleeves and gloves. Have tongs, and pads ready for what comes out; nobody does it alone. A cracked piece is under stress: eye protection, gloves, and away from the face.';

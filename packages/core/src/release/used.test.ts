@@ -17,8 +17,8 @@ test('coats are counted since it was opened, each by the surface that it covers'
   expect(all).toMatchObject({ coats: 13, forms: 2 });
   expect(usedOf(laid, 15)).toMatchObject({ coats: 8, forms: 2 });
   expect(usedWords(usedOf(laid, 25), 40, METRIC)).toMatch(/^5 coats in one place, 1\.00 m² of coat in all; 35 of 40 are left\.$/);
-  expect(usedWords(all, 12, METRIC)).toMatch(/; it was told to give 12\.$/);
-  expect(usedWords(usedOf([]), 12, METRIC)).toBe('No coat of it has been told yet.');
+  expect(usedWords(all, 12, METRIC)).toMatch(/; it should give 12\.$/);
+  expect(usedWords(usedOf([]), 12, METRIC)).toBe('No coat recorded yet.');
 });
 
 test('what a bottle gave by brush and by spray is told apart, where it was told', () => {

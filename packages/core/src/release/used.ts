@@ -48,10 +48,10 @@ const coatsWords = (n: number): string => (n === 1 ? 'one coat' : `${n} coats`);
 
 /** '12 coats in 3 places, 0.84 m² of coat in all (8 brushed, 0.60 m²; 4 sprayed, 0.24 m²); 28 of 40 are left.' yields: what one gives, where that is told. */
 export function usedWords({ coats, area_m2, forms, parts }: Used, yields: number | undefined, { length }: Units): string {
-  if (coats === 0) return 'No coat of it has been told yet.';
+  if (coats === 0) return 'No coat recorded yet.';
   const area = text(formatWideArea(area_m2, length));
   const on = forms === 1 ? 'in one place' : `in ${forms} places`;
-  const left = yields === undefined ? '' : coats >= yields ? `; it was told to give ${yields}` : `; ${yields - coats} of ${yields} are left`;
+  const left = yields === undefined ? '' : coats >= yields ? `; it should give ${yields}` : `; ${yields - coats} of ${yields} are left`;
   const told = parts.map((part) => `${part.coats} ${BY_WORDS[part.by]}, ${text(formatWideArea(part.area_m2, length))}`).join('; ');
   // One way alone is told by its word.
   const ways = told === '' ? '' : parts.length === 1 && parts[0].coats === coats ? `, all ${BY_WORDS[parts[0].by]}` : ` (${told})`;

@@ -14,8 +14,8 @@ test('what came off it judges above its count: what stuck asks for another, what
   expect(wearOf({ ...life, firings: 9 }, since(1, { stuck: 1 }), false)).toBe('recoat');
   expect(wearOf({ ...life, firings: 9 }, since(1, { tapped: 1 }), false)).toBe('good');
   expect(words(1, { broke: 1 })).toMatch(/^Glass stuck or broke on it once since: recoat it\./);
-  expect(words(2, { fell: 2 })).toMatch(/: recoat it\. All 2 that were told of came off by themselves: by this record it may be left for one more\.$/);
-  expect(words(2, { fell: 1, tapped: 1 })).toMatch(/ 1 of 2 that were told of had to be tapped\.$/);
+  expect(words(2, { fell: 2 })).toMatch(/: recoat it\. All 2 recorded came off by themselves: by this record it may be left for one more\.$/);
+  expect(words(2, { fell: 1, tapped: 1 })).toMatch(/ 1 of 2 recorded had to be tapped\.$/);
   expect(words(2, {})).toMatch(/: recoat it\.$/);
 });
 

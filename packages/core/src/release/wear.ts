@@ -56,8 +56,8 @@ function maySkip({ released }: FiredSince): string {
   const easy = released.fell;
   const all = easy + released.tapped;
   if (all === 0) return '';
-  if (released.tapped > 0) return ` ${released.tapped} of ${all} that were told of had to be tapped.`;
-  return ` ${easy === 1 ? 'The one that was told of' : `All ${easy} that were told of`} came off by ${easy === 1 ? 'itself' : 'themselves'}: by this record it may be left for one more.`;
+  if (released.tapped > 0) return ` ${released.tapped} of ${all} recorded had to be tapped.`;
+  return ` ${easy === 1 ? 'The one recorded' : `All ${easy} recorded`} came off by ${easy === 1 ? 'itself' : 'themselves'}: by this record it may be left for one more.`;
 }
 
 /** '7 firings since, none over 640 °C; Shelf primer lasts 12.' */

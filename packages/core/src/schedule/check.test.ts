@@ -60,7 +60,7 @@ describe('in words', () => {
     const reading: Reading = { limit: 'setting', segment: 4, value: 8, allowed: 5, sense: 'atMost', unit: 'K', ok: false };
     expect(brokenSentence(reading, METRIC, 'fullFuse')).toContain('3.0 °C too much');
     expect(brokenSentence(reading, { ...METRIC, temperature: 'F' }, 'fullFuse')).toContain('5.4 °F too much');
-    expect(readingPhrase(reading, METRIC)).toBe('core to skin 8.0 of 5 °C');
+    expect(readingPhrase(reading, METRIC)).toBe('core–surface 8.0 of 5 °C');
   });
 
   test('every reading and every role has its words', () => {

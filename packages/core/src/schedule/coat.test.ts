@@ -48,7 +48,7 @@ describe('the top of a coat', () => {
     const plan = composed(firing);
     expect(limits(firing, plan)).toEqual(['coatTop']);
     const reading = plan.evaluation.readings.find(({ limit }) => limit === 'coatTop')!;
-    expect(brokenSentence(reading, METRIC, 'fullFuse')).toMatch(/^90 °C above what is under the glass bears/);
+    expect(brokenSentence(reading, METRIC, 'fullFuse')).toMatch(/^90 °C above the limit of the release under the glass/);
     expect(readingPhrase(reading, METRIC)).toBe('coat 790 of 700 °C');
     expect(reckoningOf({ firing, segments: plan.segments, reading, units: METRIC, evaluation: plan.evaluation }).join(' ')).toMatch(
       /'Thin primer', by its record: 700 °C/,

@@ -157,7 +157,7 @@ function composedEmpty(asked: ResolvedFiring, units: Units): Outcome<Composed> {
   const corrections = asked.corrections ?? NO_CORRECTIONS;
   const firing: ResolvedFiring = { ...asked, corrections: { ...corrections, offset_K: 0 } };
   const simulate = rememberingSimulator();
-  if (fired === null) return refused('no-ware', 'setup.shaping', 'Nothing is named that is to be fired.');
+  if (fired === null) return refused('no-ware', 'setup.shaping', 'Name what is fired.');
   const written = (at_C: number): string => text(formatTemperature(at_C, units.temperature));
   const composed = composeEmpty(firing, fired, (segments) => simulate(followed(simulationOf(firing, segments, true))), corrections.offset_K, written);
   if (!composed.ok) return composed;

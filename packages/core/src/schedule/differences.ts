@@ -81,7 +81,7 @@ function outcome({ firing, evaluation }: Judgement, { temperature: unit, length 
     ['relief left', relief === null ? NONE : percent(relief)],
     ['haze', haze ? formatDuration(haze.value) : NONE],
     ['stress left', residual ? formatStress(residual.value, length) : NONE],
-    ['core to skin', formatDifference(worst(evaluation, 'setting')?.value ?? 0, unit)],
+    ['core–surface', formatDifference(worst(evaluation, 'setting')?.value ?? 0, unit)],
     ['tension', formatStress(worst(evaluation, 'pull')?.value ?? 0, length)],
     ['in all', formatDuration(simulation.total_s)],
   ];

@@ -79,7 +79,7 @@ export function sentencesOfEmpty(fired: Fired, readings: readonly Reading[], apa
   return [
     `Fired with no glass: a ${emptyFiringWords(item, units.length)}, ${long[0].figure} × ${text(long[1])}; through it, it differs by ${text(formatDifference(apart_K, units.temperature))} at most.`,
     ...emptyFigure(fired, readings, units).map(({ sentence }) => sentence),
-    'Water is not in the computation of heat, and a mould is taken as a wall warmed from one side: it warms no slower than this.',
+    'The calculation leaves out water and takes a mould as a wall heated from one side. A real one warms no slower.',
   ];
 }
 
@@ -104,4 +104,4 @@ export function brokenEmpty({ limit, value, allowed }: Reading, unit: Temperatur
 }
 
 export const hurriedEmpty = ({ value, allowed }: Reading, unit: TemperatureUnit): string =>
-  `${text(formatRate(value, unit))} is faster than it bears, by ${text(formatRate(value - allowed, unit))}: it may crack. Slow down.`;
+  `${text(formatRate(value, unit))} is too fast by ${text(formatRate(value - allowed, unit))}: it may crack. Slow down.`;

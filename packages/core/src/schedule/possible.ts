@@ -34,7 +34,7 @@ function hollowProblem({ body }: Shaped, hollow: Hollow, written: (metres: numbe
   if (width_m >= hollow.span_m || under_m > deep_m) return null;
   return problem(
     'setup.shaping.span_m',
-    `A blank ${written(width_m)} across lies on the floor of a mould ${written(hollow.span_m)} across and ${written(hollow.depth_m)} deep: nothing is left to sink. Take a larger blank or a smaller mould.`,
+    `A blank ${written(width_m)} across lies on the floor of a mould ${written(hollow.span_m)} across and ${written(hollow.depth_m)} deep: it has nowhere to sink. Take a larger blank or a smaller mould.`,
   );
 }
 

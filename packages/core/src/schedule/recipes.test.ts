@@ -92,7 +92,7 @@ describe('practice, for soft sheet 90', () => {
 });
 
 describe('a recipe', () => {
-  test.each(LOOKS)('%s has its own words for the look-in, and figures in none of them', (look) => {
+  test.each(LOOKS)('%s has its own words for the check, and figures in none of them', (look) => {
     const { looksLike, care, reaches, spares, name } = RECIPES[look];
     const words = [...Object.values(looksLike), care, reaches, spares];
     expect(new Set(words).size).toBe(words.length);

@@ -78,9 +78,7 @@ function columnLines({ firing: { body, changes }, segments, reading, units }: Qu
   const unlike = columns ? unlikeColumns(body) : null;
   if (unlike === null) return [];
   const [thick, thin, apart] = [unlike.thick_m, unlike.thin_m, unlike.apart_m].map((metres) => text(formatLength(metres, units.length)));
-  return [
-    `Thick beside thin counts too: ${thick} and ${thin} are followed side by side, ${apart} from middle to middle, and what the one runs ahead of the other is added.`,
-  ];
+  return [`Thick beside thin counts too: ${thick} and ${thin}, ${apart} from middle to middle. How far one runs ahead of the other is added.`];
 }
 
 /** The reckoning of an empty item, where it is another than that of glass. */
@@ -108,7 +106,7 @@ function emptyLines({ firing, reading, units }: Question): string[] | null {
         ...(item.cone === undefined
           ? []
           : [`Cone ${item.cone} bends near ${degrees(coneBends(item.cone))} where the last hours climb at ${rate(CONE_RATE_C_PER_H)}.`]),
-        'Work ∫exp(−Θ/T)dt of the coldest place, T in kelvin and Θ 120 000 K, told as the end of such a climb; half-way to the next cone it counts as that.',
+        'Work ∫exp(−Θ/T)dt of the coldest place, T in kelvin and Θ 120 000 K. It is given as the end of such a climb; half-way to the next cone it counts as that.',
         'Typical of large cones: the chart that came with yours stands above it.',
       ];
     case 'mouldPace': {
@@ -116,7 +114,7 @@ function emptyLines({ firing, reading, units }: Question): string[] | null {
       return [
         ...(pace
           ? [
-              `Up to ${degrees(pace.past_C)} a wall of ${text(formatLength(pace.wall_m, units.length))} is warmed by ${rate(pace.C_per_h)}, a thicker one as much slower as it is thicker: here ${wall}.`,
+              `Up to ${degrees(pace.past_C)} a wall of ${text(formatLength(pace.wall_m, units.length))} warms at ${rate(pace.C_per_h)}. Twice as thick is half as fast: here ${wall}.`,
             ]
           : []),
         ...(cools ? [`Until ${degrees(cools.under_C)} it cools by no more than ${rate(cools.C_per_h)}, by its wall likewise.`] : []),
@@ -142,7 +140,7 @@ function linesOf(question: Question): string[] {
       return [
         `Fully held, by formula: E·α·ΔT/(1−ν), ${text(formatStress(restrainedStress(glass, kelvinFrom(1, units.temperature)), units.length))} for each °${units.temperature}.`,
         ...differenceLines(question, 'heated'),
-        `The glass is free to bow, so what counts of the simulated profile is its bulge, with ${Math.round(100 * (limits.heldShare ?? HELD_SHARE))} % of its straight part for uneven contact and shaded rims, and all that it differs across; each at its greatest, added.`,
+        `The glass is free to bow, so the bulge of the simulated profile counts. ${Math.round(100 * (limits.heldShare ?? HELD_SHARE))} % of its straight part is added for uneven contact and shaded rims, and the difference across. Each at its greatest.`,
         ...columnLines(question),
         `Composing stays ${limits.pullReserve} times under it.`,
       ];
@@ -198,7 +196,7 @@ function linesOf(question: Question): string[] {
       ];
     }
     case 'coating':
-      return ['Time on the way up between where stress relaxes and where glass sticks, for a coating that lies bare.'];
+      return ['For a bare coating: time on the way up between where stress relaxes and where glass sticks.'];
     case 'residual':
       return [
         'The full model: stress and structure relax by their own spectra through the cooling, force and moment in balance.',
@@ -213,7 +211,7 @@ function linesOf(question: Question): string[] {
         ...(limits.soakOf12mm_s === undefined
           ? []
           : [
-              `An even body of ${text(formatLength(0.012, units.length))} is soaked ${text(formatDuration(limits.soakOf12mm_s))} in practice, others by the power 1.25 of their depth, here ${text(formatLength(depth_m.fired, units.length))}; low soaks a little longer. No kiln is as even as a computation.`,
+              `An even body of ${text(formatLength(0.012, units.length))} is soaked ${text(formatDuration(limits.soakOf12mm_s))} in practice. Others go by the power 1.25 of their thickness, here ${text(formatLength(depth_m.fired, units.length))}; low soaks a little longer. No kiln is as even as a computation.`,
             ]),
       ];
     case 'kilnPace':
@@ -233,7 +231,7 @@ function linesOf(question: Question): string[] {
       const degrees = (celsius: number): string => text(formatTemperature(celsius, units.temperature));
       const [usual, pace] = [INVESTMENT_PACE.C_per_h, reading.allowed].map((rate) => text(formatRate(rate, units.temperature)));
       return [
-        `Silica swells at once near ${degrees(220)} to ${degrees(270)} and at ${degrees(573)}: up to ${degrees(INVESTMENT_PACE.past_C)} a wall of ${text(formatLength(INVESTMENT_WALL_M, units.length))} is warmed by ${usual}, and a thicker one as much slower as it is thicker: here ${pace}.`,
+        `Silica swells at once near ${degrees(220)} to ${degrees(270)} and at ${degrees(573)}: up to ${degrees(INVESTMENT_PACE.past_C)} a wall of ${text(formatLength(INVESTMENT_WALL_M, units.length))} warms at ${usual}. Twice as thick is half as fast: here ${pace}.`,
         'Typical of plaster and silica, half and half: whoever makes the mould knows better.',
       ];
     }
@@ -269,7 +267,7 @@ function plainly({ limit }: Reading): string {
     case 'pull':
       return 'The outside of the glass is always ahead of its middle, and the one strains against the other: while it is brittle it cracks where that grows too great.';
     case 'climbing':
-      return 'Soft glass bears more than brittle glass, but what is still far apart now shows later: edges done before the middle is.';
+      return 'Soft glass takes more than brittle glass. A large difference now shows later: edges done before the middle.';
     case 'setting':
       return 'What is colder here sets first, and the difference stays in the glass for good as stress.';
     case 'even':
@@ -277,11 +275,11 @@ function plainly({ limit }: Reading): string {
     case 'relaxed':
       return 'Given time in the annealing range, glass lets go of the stress it holds.';
     case 'soakTime':
-      return 'However soon a computation finds it even, practice gives a body of its depth this much time in the annealing range.';
+      return 'Even if it is even sooner, practice gives this thickness so much time in the annealing range.';
     case 'residual':
       return 'Some tension always stays. Little enough, and the piece lives; too much, and a knock or a cold night is its end.';
     case 'squeeze':
-      return 'Sheets must lie down on one another while their rim is still open, so that the air between them gets out.';
+      return 'Sheets must settle while their rim is still open, so that the air between them gets out.';
     case 'workLeast':
       return 'What heat does to glass is temperature and time together; this is how much of it the look takes to come.';
     case 'workMost':
@@ -303,7 +301,7 @@ function plainly({ limit }: Reading): string {
     case 'coatTop':
       return 'Past its top heat a coat sinters or breaks down, and glass and shelf become one.';
     case 'kilnTop':
-      return 'No kiln is to be asked for more than it was built for.';
+      return 'Ask no kiln for more than it was built for.';
     case 'opening':
       return 'Room air is a shock to glass that is not yet cold: the skin shrinks at once, the middle does not. Thick work bears less of it.';
     case 'filled':

@@ -42,11 +42,11 @@ export const ROLE_NAMES: Record<Role, string> = {
 
 /** Words that not everybody uses, each in a sentence; by the name that a figure stands under. */
 export const TERMS: Readonly<Record<string, string>> = {
-  'core to skin': 'How much warmer the middle of the glass is than its outside, or colder: what is left of it while the glass sets stays in it as stress.',
+  'core–surface': 'How much warmer the middle of the glass is than its outside, or colder: what is left of it while the glass sets stays in it as stress.',
   'heat work': 'What heat has done to the glass, temperature and time together: cooler for longer does the same as hotter for a while.',
-  tension: 'How hard the glass is pulled within itself while it warms or cools; glass bears being pressed and breaks by being pulled.',
-  squeeze: 'A hold before the rim seals, in which sheets lie down on one another and the air between them leaves.',
-  'relief left': 'How much of the height of what was laid on is still standing when it comes out.',
+  tension: 'How hard the glass is pulled within itself while it warms or cools; glass takes being pressed and breaks by being pulled.',
+  squeeze: 'A hold before the rim seals, in which sheets settle and the air between them leaves.',
+  'relief left': 'How much of the height laid on is left when it comes out.',
   haze: 'Dull crystals that grow on the skin where glass dawdles between sticking and flowing; counted as time at its worst.',
   'stress left': 'The tension that stays in the cold piece for good.',
 };
@@ -76,7 +76,7 @@ export function whyOf(asked: FiringCase, { role, rate_C_per_h }: Pick<Purposeful
     case 'settle':
       return 'grains sink together while air can still leave between them';
     case 'squeeze':
-      return 'sheets lie down, air leaves before the rim seals';
+      return 'sheets settle, air leaves before the rim seals';
     case 'work': {
       const { reaches } = RECIPES[firing.look];
       const school = firing.school.heat === 'cooler' ? 'cooler and longer' : 'hotter and shorter';
@@ -136,7 +136,7 @@ export function heatWorkFigures({ shown, least, most }: HeatWorkBand): { figure:
 const bandOf = ({ band, limit, value, allowed }: Reading): HeatWorkBand =>
   band ?? { shown: value / allowed, least: limit === 'workLeast' ? 1 : 0, most: limit === 'workMost' ? 1 : Infinity };
 
-/** One reading as a short phrase: 'core to skin 2.6 of 5 °C'. */
+/** One reading as a short phrase: 'core–surface 2.6 of 5 °C'. */
 export function readingPhrase(reading: Reading, { temperature: unit, length }: Units): string {
   const { value, allowed } = reading;
   switch (reading.limit) {
@@ -157,9 +157,9 @@ export function readingPhrase(reading: Reading, { temperature: unit, length }: U
     case 'pull':
       return `tension ${formatStress(value, length).figure} of ${text(formatStress(allowed, length))}`;
     case 'climbing':
-      return `core to skin ${ofDegrees(value, allowed, unit)}`;
+      return `core–surface ${ofDegrees(value, allowed, unit)}`;
     case 'setting':
-      return `core to skin ${ofDegrees(value, allowed, unit)}`;
+      return `core–surface ${ofDegrees(value, allowed, unit)}`;
     case 'even':
       return `${formatDifference(value, unit).figure} apart of ${text(formatDifference(allowed, unit))}`;
     case 'squeeze':
@@ -211,9 +211,9 @@ export function brokenSentence(reading: Reading, { temperature: unit, length }: 
     case 'shelfTop':
       return `${over} above what the shelf, board or mould it lies on bears.`;
     case 'coatPace':
-      return `${text(formatRate(value, unit))} is faster than what is under the glass bears while its binder leaves, by ${text(formatRate(value - allowed, unit))}: it may lift or smoke into the glass. Slow down.`;
+      return `${text(formatRate(value, unit))} is too fast while the binder under the glass burns out, by ${text(formatRate(value - allowed, unit))}: it may lift or smoke into the glass. Slow down.`;
     case 'coatTop':
-      return `${over} above what is under the glass bears: it gives way, and glass and shelf stick. Take another, or go cooler and longer.`;
+      return `${over} above the limit of the release under the glass: it gives way, and glass and shelf stick. Use another, or go cooler and longer.`;
     case 'pull':
       return `Tension reaches ${text(formatStress(value, length))} while the glass is brittle, ${text(formatStress(value - allowed, length))} over the limit: it may crack. Slow down.`;
     case 'climbing':
@@ -223,7 +223,7 @@ export function brokenSentence(reading: Reading, { temperature: unit, length }: 
     case 'even':
       return `Still ${text(formatDifference(value, unit))} apart when the cool begins, ${over} too much. Soak longer.`;
     case 'squeeze':
-      return `The squeeze does ${percent(value / allowed)} of what it needs: air may stay in. Hold longer or a little hotter.`;
+      return `The bubble squeeze does ${percent(value / allowed)} of the work needed: air may stay in. Hold longer or a little hotter.`;
     case 'workLeast':
       return `Heat work is ${percent(bandOf(reading).shown)}, and ${aim} needs ${percent(bandOf(reading).least)} at least: it will fall short.`;
     case 'workMost':
@@ -376,7 +376,7 @@ function bodySentences(firing: ResolvedFiring, unit: LengthUnit): string[] {
     );
   } else if (firing.changes) {
     const [laid, level] = [firing.depth_m.laid, firing.depth_m.fired].map((depth) => text(formatLength(depth, unit)));
-    const ends = firing.depth_m.fired < firing.depth_m.laid ? `runs down to ${level}` : `comes to lie ${level} deep`;
+    const ends = firing.depth_m.fired < firing.depth_m.laid ? `runs down to ${level}` : `ends up ${level} deep`;
     if (laid !== level) said.push(`Laid ${laid} deep, it ${ends}: warmed up as laid, cooled and annealed as it ends.`);
   }
   if (factor > 1.01) {

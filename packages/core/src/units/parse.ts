@@ -158,7 +158,7 @@ function twoWays(clean: string, path: string, decimal: Decimal): ReturnType<type
 /** Reads one or several numbers with units and adds them ('1 ft 2 in'); a single bare number takes bareFactor. */
 function readSum(text: string, kind: Kind, bareFactor: number, path: string, decimal: Decimal): Outcome<number> {
   const clean = ungrouped(tidy(text), decimal);
-  if (clean === '') return refused('empty', path, `No ${kind.name} given; write for example ${kind.examples}.`);
+  if (clean === '') return refused('empty', path, `No ${kind.name} given. Write for example ${kind.examples}.`);
   const ambiguous = twoWays(clean, path, decimal);
   if (ambiguous) return ambiguous;
   const pair = new RegExp(String.raw`\s*(${NUMBER})\s*([a-z]+\.?|["'])?`, 'y');
@@ -166,17 +166,17 @@ function readSum(text: string, kind: Kind, bareFactor: number, path: string, dec
   let parts = 0;
   while (pair.lastIndex < clean.length) {
     const match = pair.exec(clean);
-    if (!match?.[1]) return refused('unreadable', path, `Cannot read ${quote(text.trim())} as a ${kind.name}; write for example ${kind.examples}.`);
+    if (!match?.[1]) return refused('unreadable', path, `${quote(text.trim())} is not a ${kind.name}. Write for example ${kind.examples}.`);
     const unit = match[2]?.replace(/\.$/, '');
     const factor = unit === undefined ? bareFactor : kind.units[unit];
-    if (factor === undefined) return refused('unknown-unit', path, `${quote(unit ?? '')} is not a unit of ${kind.name}; write for example ${kind.examples}.`);
+    if (factor === undefined) return refused('unknown-unit', path, `${quote(unit ?? '')} is not a unit of ${kind.name}. Write for example ${kind.examples}.`);
     if (unit === undefined && (parts > 0 || pair.lastIndex < clean.length)) {
-      return refused('unreadable', path, `Cannot read ${quote(text.trim())} as one ${kind.name}; write for example ${kind.examples}.`);
+      return refused('unreadable', path, `${quote(text.trim())} is not one ${kind.name}. Write for example ${kind.examples}.`);
     }
     total += readNumber(match[1]) * factor;
     parts += 1;
   }
-  return Number.isFinite(total) ? found(total) : refused('unreadable', path, `Cannot read ${quote(text.trim())} as a ${kind.name}.`);
+  return Number.isFinite(total) ? found(total) : refused('unreadable', path, `${quote(text.trim())} is not a ${kind.name}.`);
 }
 
 /** Examples begin with the unit that a bare number is in. */
@@ -259,7 +259,7 @@ const VOLUME = new RegExp(String.raw`^(${NUMBER})\s*(cu\.|cu(?=\s)|cubic)?\s*([a
 export function parseArea(text: string, path = '', decimal: Decimal = 'auto'): Outcome<number> {
   const [, number, square, unit, two] = AREA.exec(ungrouped(tidy(text), decimal)) ?? [];
   if (number && (square || two)) return found(readNumber(number) * AREA_UNITS[AREA_NAMES[unit] ?? unit]);
-  return refused('unreadable', path, `Cannot read ${quote(text.trim())} as an area; write for example 720 cm² or 112 sq in.`);
+  return refused('unreadable', path, `${quote(text.trim())} is not an area. Write for example 720 cm² or 112 sq in.`);
 }
 
 /** Volume in m³; its unit must be written. */
@@ -268,7 +268,7 @@ export function parseVolume(text: string, path = '', decimal: Decimal = 'auto'):
   const of = VOLUME_UNITS[unit ?? ''];
   // A litre and a cup are volumes by themselves, with no 3 behind them.
   if (number && of !== undefined && (cubic || three || unit in VOLUMES_M3)) return found(readNumber(number) * of);
-  return refused('unreadable', path, `Cannot read ${quote(text.trim())} as a volume; write for example 500 ml, 0.5 l or 30 cu in.`);
+  return refused('unreadable', path, `${quote(text.trim())} is not a volume. Write for example 500 ml, 0.5 l or 30 cu in.`);
 }
 
 /** Density in kg/m³; a bare number is in what goes with the studio's units. */
@@ -278,7 +278,7 @@ export function parseDensity(text: string, units: Pick<Units, 'length' | 'mass'>
   const [, number, mass, volume] = PER_VOLUME.exec(clean) ?? [];
   const [of, on] = [MASS_UNITS[mass ?? ''], VOLUME_UNITS[volume ?? '']];
   if (number && of !== undefined && on !== undefined) return found((readNumber(number) * of) / on);
-  return refused('unreadable', path, `Cannot read ${quote(text.trim())} as a density; write for example ${text_(formatDensity(930, units))} or 930 g/l.`);
+  return refused('unreadable', path, `${quote(text.trim())} is not a density. Write for example ${text_(formatDensity(930, units))} or 930 g/l.`);
 }
 
 /** What lies strewn on an area, as it is weighed: the whole of it in kg, or kg/m²; whichever was written. */
@@ -297,7 +297,7 @@ export function parseStrewn(
   const written = PER_AREA.exec(clean);
   if (written) {
     const mass = MASS_UNITS[written[2]];
-    if (mass === undefined) return refused('unknown-unit', path, `${quote(written[2])} is not a unit of mass; write for example ${example}.`);
+    if (mass === undefined) return refused('unknown-unit', path, `${quote(written[2])} is not a unit of mass. Write for example ${example}.`);
     return found({ perArea_kg_m2: (readNumber(written[1]) * mass) / AREA_UNITS[AREA_NAMES[written[4]] ?? written[4]] });
   }
   if (bare === 'perArea' && new RegExp(`^(?:${NUMBER})$`).test(clean)) return found({ perArea_kg_m2: readNumber(clean) * strewnUnit(units).kg_m2 });
@@ -305,7 +305,7 @@ export function parseStrewn(
   if (mass.ok) return found({ mass_kg: mass.value });
   return mass.problem.code === 'ambiguous'
     ? mass
-    : refused(mass.problem.code, path, `Cannot read ${quote(text.trim())} as what is strewn on; write for example ${example}.`);
+    : refused(mass.problem.code, path, `${quote(text.trim())} is not an amount on an area. Write for example ${example}.`);
 }
 
 /** Duration in s; a bare number is minutes, '1:30' and '1 h 30' are hours and minutes. */
@@ -326,8 +326,7 @@ export function parseTemperature(text: string, bareUnit: TemperatureUnit, path =
   const ambiguous = twoWays(clean, path, decimal);
   if (ambiguous) return ambiguous;
   const match = TEMPERATURE.exec(clean);
-  if (!match?.[2])
-    return refused('unreadable', path, `Cannot read ${quote(text.trim())} as a temperature; write for example ${degreesEitherWay(790, bareUnit)}.`);
+  if (!match?.[2]) return refused('unreadable', path, `${quote(text.trim())} is not a temperature. Write for example ${degreesEitherWay(790, bareUnit)}.`);
   const value = readNumber(match[2]) * (match[1] ? -1 : 1);
   return found(celsiusFrom(value, unitOf(match[3], bareUnit)));
 }
@@ -339,11 +338,7 @@ export function parseDifference(text: string, bareUnit: TemperatureUnit, path = 
   if (ambiguous) return ambiguous;
   const match = TEMPERATURE.exec(clean);
   if (!match?.[2])
-    return refused(
-      'unreadable',
-      path,
-      `Cannot read ${quote(text.trim())} as a difference; write for example ${bareUnit === 'C' ? '5 °C or 9 °F' : '9 °F or 5 °C'}.`,
-    );
+    return refused('unreadable', path, `${quote(text.trim())} is not a difference. Write for example ${bareUnit === 'C' ? '5 °C or 9 °F' : '9 °F or 5 °C'}.`);
   return found(kelvinFrom(readNumber(match[2]) * (match[1] ? -1 : 1), unitOf(match[3], bareUnit)));
 }
 
@@ -364,7 +359,7 @@ export function parseExpansion(text: string, path = ''): Outcome<number> {
         .join('')}`,
   );
   const match = EXPANSION.exec(superscripts);
-  if (!match) return refused('unreadable', path, `Cannot read ${quote(text.trim())} as an expansion; write for example 90, 9.0e-6 or 90e-7.`);
+  if (!match) return refused('unreadable', path, `${quote(text.trim())} is not an expansion. Write for example 90, 9.0e-6 or 90e-7.`);
   const mantissa = readNumber(match[1]);
   const exponent =
     match[2] !== undefined ? Number(match[2]) : mantissa < 1e-3 ? 0 : mantissa < BARE_MILLIONTHS_BELOW ? BARE_EXPANSION_EXPONENT - 1 : BARE_EXPANSION_EXPONENT;
@@ -386,7 +381,7 @@ export function parseRate(text: string, bareUnit: TemperatureUnit, path = '', de
   const match = RATE.exec(clean);
   if (!match?.[1]) {
     const example = text_(formatRate(bareUnit === 'C' ? 220 : kelvinFrom(400, 'F'), bareUnit));
-    return refused('unreadable', path, `Cannot read ${quote(text.trim())} as a rate; write for example ${example}, or full.`);
+    return refused('unreadable', path, `${quote(text.trim())} is not a rate. Write for example ${example}, or full.`);
   }
   const perHour = readNumber(match[1]) * (match[3]?.startsWith('min') ? 60 : 1);
   return found(kelvinFrom(perHour, unitOf(match[2], bareUnit)));

@@ -64,7 +64,7 @@ const families = kind({
       optional: true,
       hint: 'left empty, radiation through the glass is not counted: the careful side',
     }),
-    plain('hazeBears_s', 'Haze it bears, as time at its worst', 'h', 1 / 3600, { optional: true, hint: 'left empty, as sheet does' }),
+    plain('hazeBears_s', 'Devitrification limit, as time at its worst', 'h', 1 / 3600, { optional: true, hint: 'left empty, as sheet does' }),
     plain('stressOptical_perPa', 'Stress-optical constant', '10⁻¹²/Pa', 1e12, OPTIONAL),
   ],
   begins: () => TYPICAL_GLASS,
@@ -239,8 +239,8 @@ const releases = kind({
       ...plain('weight_kg_m2', 'Weight of paper or blanket', '', 1, { optional: true, hint: 'left empty for what is brushed or sprayed' }),
       of: COAT,
     },
-    temperature('top_C', 'Hottest it bears'),
-    rate('pace_K_per_s', 'To be warmed no faster than', { optional: true, hint: 'while its binder leaves; left empty where it bears any rate' }),
+    temperature('top_C', 'Hottest it can go'),
+    rate('pace_K_per_s', 'To be warmed no faster than', { optional: true, hint: 'while its binder leaves; left empty where it takes any rate' }),
     temperature('paceTo_C', 'Its binder has left at', { optional: true, hint: 'up to there that rate counts' }),
     plain('firings', 'Firings it lasts'),
     plain('coolFirings', 'The same where no firing is hotter than shaped work', '', 1, {
@@ -272,7 +272,7 @@ const stripTests = kind({
   path: 'strip-tests',
   one: 'strip test',
   many: 'strip tests',
-  caution: 'Fuse a strip of one on a strip of the other, cool it well, and look between crossed polarisers: that counts more than any number.',
+  caution: 'Fuse a strip of one on a strip of the other and cool it well. Look at it between crossed polarisers: that counts more than any number.',
   schema: StripTestSchema,
   change: StripTestChangeSchema,
   fields: [

@@ -78,7 +78,7 @@ export const controllers = kind({
       ...{ as: 'choice', key: 'ends', label: 'A program ends', testID: 'controller-ends', usual: 'done' },
       options: asOptions(
         PROGRAM_ENDS,
-        (one) => ({ done: 'at a key', zero: 'at a segment of nought', count: 'after as many as were said first', hold: 'at a last hold of its longest' })[one],
+        (one) => ({ done: 'at a key', zero: 'at a segment of zero', count: 'after as many as were said first', hold: 'at a last hold of its longest' })[one],
       ),
       ...KEYED,
     },
@@ -86,7 +86,7 @@ export const controllers = kind({
       as: 'yes',
       key: 'keepsOld',
       label: 'Over an older program',
-      title: 'it shows and keeps what stands there',
+      title: 'it shows and keeps what is there',
       testID: 'controller-keepsOld',
       usual: true,
       ...KEYED,

@@ -164,7 +164,7 @@ function readNumbers(field: Field, typed: string): Outcome<number[]> {
   const wrong = parts.find((_, i) => !Number.isFinite(values[i]));
   return wrong === undefined
     ? found(values)
-    : refused('unreadable', field.key, `Cannot read '${wrong.trim()}' as a number; write them with a ; between, such as 50; 150; 300.`);
+    : refused('unreadable', field.key, `'${wrong.trim()}' is not a number. Write numbers with a ; between, such as 50; 150; 300.`);
 }
 
 function readLengths(field: Field, typed: string, units: Units): Outcome<number[]> {
@@ -186,7 +186,7 @@ function readPoints(field: Field, typed: string, units: Units): Outcome<SectionP
   for (const part of typed.split(/[;\n]/).filter((one) => one.trim() !== '')) {
     const [out = '', up, ...more] = part.split(':');
     if (up === undefined || more.length > 0)
-      return refused('unreadable', field.key, `Cannot read '${part.trim()}'; write each place as out:up from the middle, such as 0:0; 60:0; 90:12.`);
+      return refused('unreadable', field.key, `'${part.trim()}' is not a point. Write each place as out:up from the middle, such as 0:0; 60:0; 90:12.`);
     const low = up.trim().replace(/^−/, '-');
     const [far, high] = [parseLength(out, units.length, field.key), parseLength(low.replace(/^-/, ''), units.length, field.key)];
     if (!far.ok) return far;
@@ -206,7 +206,7 @@ function readDay(field: Field, typed: string): Outcome<number> {
   const [, year, month, date] = /^(\d{4})-(\d{1,2})-(\d{1,2})$/.exec(typed.trim()) ?? [];
   const day = new Date(Number(year), Number(month) - 1, Number(date));
   if (Number.isNaN(day.getTime()) || day.getDate() !== Number(date))
-    return refused('unreadable', field.key, `Cannot read '${typed.trim()}' as a day: write year, month and day, such as 2026-11-28.`);
+    return refused('unreadable', field.key, `'${typed.trim()}' is not a date. Write 2026-11-28.`);
   return found(day.getTime());
 }
 
@@ -220,7 +220,7 @@ function readLooks(field: Field, typed: string): Outcome<LookFactors> {
     const look = LOOKS.find((one) => RECIPES[one].name.toLowerCase() === name.toLowerCase());
     const factor = Number(figure.replace(',', '.'));
     if (!look || !Number.isFinite(factor))
-      return refused('unreadable', field.key, `Cannot read '${part.trim()}'; write a kind of firing and its factor, for example Tack fuse 1.1; Slump 0.9.`);
+      return refused('unreadable', field.key, `'${part.trim()}' is not a firing type with a factor. Write for example Tack fuse 1.1; Slump 0.9.`);
     factors[look] = factor;
   }
   return found(factors);

@@ -154,7 +154,7 @@ const fields: Field[] = [
   plain('conductivity_W_mK', 'Conductivity', 'W/(m·K)', 1, OWN),
   plain('density_kg_m3', 'Density', 'kg/m³', 1, OWN),
   plain('heatCapacity_J_kgK', 'Heat capacity', 'J/(kg·K)', 1, OWN),
-  temperature('top_C', 'Hottest it bears', OWN),
+  temperature('top_C', 'Hottest it can go', OWN),
   rate('pace_K_per_s', 'To be warmed no faster than', OWN),
   temperature('paceTo_C', 'Up to', { ...OWN, hint: 'up to there that rate counts' }),
 ];

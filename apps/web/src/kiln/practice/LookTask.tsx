@@ -43,10 +43,10 @@ export function LookTask({ controller: asked, segments, evaluation, onDone }: Pr
   return (
     <View style={{ gap: space.medium }}>
       <Words>
-        {`The kiln does less than it says. Let it hold and look in. While it holds, make the hold longer until the glass is as it should be: ${RECIPES.fullFuse.looksLike.right}.${insteadWords(asked, controller, 'makes no hold longer')}`}
+        {`The kiln does less than it says. Let it hold and check. While it holds, make the hold longer until the glass is as it should be: ${RECIPES.fullFuse.looksLike.right}.${insteadWords(asked, controller, 'makes no hold longer')}`}
       </Words>
       <RunView run={run} setRun={setRun} start={start} cuts={false} pace="minute" stands />
-      {!left && <Action title="Look in" testID="look-in" onPress={() => void look()} />}
+      {!left && <Action title="Check" testID="look-in" onPress={() => void look()} />}
       {seen !== null && !left && <Words testID="look-seen">{`You see: ${seen}.`}</Words>}
       {result !== null && (
         <>

@@ -25,7 +25,7 @@ import { type Score, type Scored, keepScore, passedOf, readScore, scored } from 
 const ASKED: Record<Task, { title: string; about: string }> = {
   enter: { title: 'Enter this', about: 'three segments, figure by figure; one minute' },
   find: { title: 'Find the slip', about: 'look through a program and say which figure is wrong; one minute' },
-  look: { title: 'Look in and add minutes', about: 'this kiln does less than it says: look, and hold for longer; three minutes' },
+  look: { title: 'Check and add minutes', about: 'this kiln does less than it says: check, and hold for longer; three minutes' },
   shorten: { title: 'Shorten to six', about: 'join eight segments to six without harm to the glass; two minutes' },
   cut: { title: 'After a power cut', about: 'say what the controller does, and see what that does to the glass; one minute' },
 };

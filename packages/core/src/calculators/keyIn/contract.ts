@@ -26,7 +26,7 @@ export const request = z.strictObject({
 
 export const answer = z.object({
   rows: z.array(KeyedRowSchema),
-  switchOff: z.boolean().meta({ description: 'The last segment is the closed kiln, switched off: nothing is keyed for it' }),
+  switchOff: z.boolean().meta({ description: 'The last segment is the closed kiln, switched off: no row is keyed for it' }),
   remarks: z.array(z.object({ kind: z.enum(['rounded', 'parted', 'cannot']), message: z.string() })),
   keys: z.array(z.string()).meta({ description: 'What is pressed, from the choice of a program to its end; none where it does not fit' }),
 });

@@ -18,7 +18,7 @@ export const request = z.strictObject({
   tail: z
     .strictObject({ from_C: temperature('Falls on from'), to_C: temperature('Falls on to'), seconds })
     .optional()
-    .meta({ description: 'And on further down: where it is told, a wall that stores heat can be found' }),
+    .meta({ description: 'And further down: with it, a wall that stores heat can be found' }),
   apart: z
     .strictObject({ difference_K: quantity('Difference of two places', 'K', 0, 300), at_C: temperature('Seen at') })
     .optional()

@@ -7,7 +7,7 @@ import { EvaluationSchema } from '../../contract/results';
 import { SLIP_KINDS } from '../../controller/readBack';
 import { FIRING, SEGMENTS } from '../samples';
 
-export const summary = 'Slips between what a controller shows and what it was to be keyed with, and what each would do, worst first';
+export const summary = 'Slips between a controller and its schedule, and what each would do, worst first';
 
 export const request = z.strictObject({
   firing: AskedFiringSchema,

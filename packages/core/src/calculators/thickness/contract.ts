@@ -7,7 +7,7 @@ import { count, figure, quantity } from '../../contract/quantity';
 import type { PlanAsked } from '../../plan/asked';
 import { schemaFor } from '../../contract/schemaFor';
 
-export const summary = 'How thick a lay-up is from place to place, and what of where its parts lie goes wrong later';
+export const summary = 'How thick a lay-up is from place to place, and which parts cause trouble later';
 
 /** Parts of all layers together. */
 const PARTS_AT_MOST = 400;
@@ -37,7 +37,7 @@ export const request = schemaFor<PlanAsked>()(
       fired: z
         .strictObject({ glass: GlassInputSchema, work_perPa: quantity('Heat work', '1/Pa', 0, 100), flows: z.boolean(), dammed: z.boolean() })
         .optional()
-        .meta({ description: 'The firing; how thick it is afterwards is told where it is given' }),
+        .meta({ description: 'The firing; with it the thickness afterwards is answered too' }),
     })
     .refine(({ layers }) => layers.reduce((sum, { placed = [] }) => sum + placed.length, 0) <= PARTS_AT_MOST, {
       path: ['layers'],

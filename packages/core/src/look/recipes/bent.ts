@@ -28,7 +28,7 @@ export function bentWork({ body, works }: WorkQuestion, least: number, at: strin
 export const leftToGo = (down_m = 0, whole_m: number, at: string): Outcome<number> =>
   down_m < whole_m * ALL_BUT
     ? found(down_m)
-    : refused('there-already', `setup.shaping.${at}`, 'It has come down as far as it is to go: there is nothing left to fire for. Give it further to go.');
+    : refused('there-already', `setup.shaping.${at}`, 'It is down all the way already. Enter a greater depth to fire it again.');
 
 /** A little past the least; where that would come near to polishing, the middle between the two. */
 export const shapingAim = ({ least, most }: WorkRange): number => Math.min(least * SHAPING_AIM, Math.sqrt(least * most));

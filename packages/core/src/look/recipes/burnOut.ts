@@ -29,5 +29,5 @@ export const burnOut: Recipe = {
     right: 'no smoke and no smell, and it is white or its own colour to the bottom',
     late: 'nothing is lost by a longer hold; far hotter plaster grows soft',
   },
-  care: 'Smoke from wax, paper and binder is harmful and can burn: vent open, the room aired or the fumes led outside, nobody bends over the lid, and never more in the kiln than its vent carries off. Steam most of the wax out first; it scalds.',
+  care: 'Smoke from wax, paper and binder is harmful and can burn: vent open, room aired or fumes led outside. Nobody bends over the lid. Never load more than the vent carries off. Steam most of the wax out first; it scalds.',
 };

@@ -14,8 +14,8 @@ export const coreCast: Recipe = {
     form: 'M8 36 V7 H15.4 Q18 35 36 35 Q54 35 56.6 7 H64 V36 Z M24.6 7 H47.4 Q46 25.4 36 25.4 Q26 25.4 24.6 7 Z',
   },
   looksLike: {
-    early: 'grains stand in the gap like gravel',
-    right: 'a level ring of glass stands in the gap, to its mark all round',
+    early: 'grains fill the gap like gravel',
+    right: 'a level ring of glass fills the gap, to its mark all round',
     late: 'the core has tipped or floats, one side of the ring is wider',
   },
   care: `A core stands between glass that shrinks more than it does: make it weaker than the mould, and hollow. ${CAST_CARE}`,

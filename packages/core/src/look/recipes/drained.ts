@@ -80,7 +80,7 @@ function drainFigures(asked: WorkQuestion, work_perPa: number, { length, mass }:
       label: 'run out',
       figure,
       unit: '%',
-      sentence: `About ${text(formatMass(share * mass_kg, mass))} runs out and ${stays} stays above; below it comes to lie about ${text(formatLength(puddle.width_m, length))} across and ${text(formatLength(puddle.depth_m, length))} deep.${held} What lies lowest runs first and ends outermost.`,
+      sentence: `About ${text(formatMass(share * mass_kg, mass))} runs out and ${stays} stays above; below it settles about ${text(formatLength(puddle.width_m, length))} across and ${text(formatLength(puddle.depth_m, length))} deep.${held} What lies lowest runs first and ends outermost.`,
     },
   ];
 }

@@ -43,5 +43,5 @@ export const drape: Recipe = {
     right: 'the edge hangs where it is to hang, folds as deep as you want them',
     late: 'the edge stands on the shelf, the top thins and prints the former',
   },
-  care: 'Glass over a former moves all at once: watch it behind a face shield, and never pull it by hand without training, gloves and the power off.',
+  care: 'Glass over a former moves all at once. Watch it behind a face shield. Never pull it by hand without training, gloves and the power off.',
 };

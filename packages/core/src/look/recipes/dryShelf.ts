@@ -14,9 +14,9 @@ export const dryShelf: Recipe = {
   },
   drawn: { form: 'M6 30 H66 V34 H6 Z M12 34 H17 V36.4 H12 Z M55 34 H60 V36.4 H55 Z', lines: STEAM },
   looksLike: {
-    early: 'a cold mirror held over the vent fogs, dark patches of damp stand in the primer',
+    early: 'a cold mirror held over the vent fogs, dark patches of damp show in the primer',
     right: 'the mirror stays clear and the primer is one pale colour all over',
-    late: 'nothing is lost: primer bears far more than this',
+    late: 'no harm: primer takes far more than this',
   },
   care: 'Primer is clay and mineral dust: mix it and brush it wet, and wear a respirator where it is scraped off. Leave the vent open until the shelf is past the boil.',
 };

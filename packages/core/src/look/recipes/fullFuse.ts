@@ -22,5 +22,5 @@ export const fullFuse: Recipe = {
     right: 'the reflection of the elements runs through without a break, the rim is a full round',
     late: 'the outline wanders, needle points show at corners, bubbles rise',
   },
-  care: 'Primer and paper burn out on the way up, long before the glass softens: air the room. Primer that has been so hot is scraped off wet and laid anew. Whether it may hold food depends on every glass in it; ask its makers.',
+  care: 'Primer and paper burn out on the way up, long before the glass softens: air the room. Scrape primer that was so hot off wet and coat again. Whether it may hold food depends on every glass in it: ask its makers.',
 };

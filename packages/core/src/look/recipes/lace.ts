@@ -19,7 +19,7 @@ export const lace: Recipe = {
   flaws: LACE_FLAWS,
   uneven: 1.5,
   hold_s: { cooler: 1080, hotter: 600, least: 300, most: 2400 },
-  law: 'Grains strewn at random leave exp(−s) of the shelf bare, s their area on it; hot, they run into fewer and coarser drops. How fast is a typical figure.',
+  law: 'Grains sprinkled at random leave exp(−s) of the shelf bare, s their area on it; hot, they run into fewer and coarser drops. How fast is a typical figure.',
   work: ({ body, works }) => found(times(laterWork(works, 'lace'), byTension(body))),
   opens({ body }, work_perPa) {
     const strewn = strewnOf(body);
@@ -36,7 +36,7 @@ export const lace: Recipe = {
         ? `Too much for lace: about ${figure} % is open, a film with pinholes.`
         : as === 'islands'
           ? `So little that it may fall into islands: about ${figure} % is open. More frit, or heaped so that the grains touch.`
-          : `About ${figure} % is open, the holes about ${holes} wide, if it is strewn evenly.`;
+          : `About ${figure} % is open, the holes about ${holes} wide, if it is sprinkled evenly.`;
     return [{ label: 'open', figure, unit: '%', sentence }];
   },
   drawn: {
@@ -48,5 +48,5 @@ export const lace: Recipe = {
     right: 'round threads that shine, holes clear to the shelf',
     late: 'threads have drawn into drops and the net breaks',
   },
-  care: 'Frit is dust as well as grains: a respirator while it is strewn. Lace is thin and sharp at its rim: lift it with the shelf, in gloves.',
+  care: 'Frit is dust as well as grains: wear a respirator while you sprinkle it. Lace is thin and sharp at its rim: lift it with the shelf, in gloves.',
 };

@@ -54,7 +54,7 @@ export const press: Recipe = {
       return refused(
         'too-stiff',
         'setup.shaping.plate_kg',
-        'So light a plate would not press it down at any heat that a shelf bears. Take a heavier plate, higher spacers or less glass.',
+        'So light a plate would not press it down at any heat a shelf can take. Take a heavier plate, higher spacers or less glass.',
       );
     return found({ least, most: MOST_OVER_LEAST * least });
   },

@@ -63,7 +63,7 @@ export const reservoirCast: Recipe = {
     form: 'M14 36 V2 H20 L25 11.4 H33 V18 H22.4 L24.6 34.4 H47.4 L49.6 18 H39 V11.4 H47 L52 2 H58 V36 Z',
   },
   looksLike: {
-    early: 'glass stands in the reservoir and sags towards its hole',
+    early: 'glass is still in the reservoir and sags towards its hole',
     right: 'the reservoir is empty but for a film, glass stands level in the vents',
     late: 'the film has crept down and hazes, glass runs out of a vent or a crack',
   },

@@ -57,5 +57,5 @@ export const ring: Recipe = {
     right: 'one still ring; where a gap was is a seam at most',
     late: 'the segments lean into one another and their pattern bends',
   },
-  care: 'The liner and its dam hold the whole ring: pin them so that nothing can open, and stay within reach. Saw wet, with the plug away from the water.',
+  care: 'The liner and its dam hold the whole ring: pin them so that they stay shut, and stay within reach. Saw wet, with the plug away from the water.',
 };

@@ -4,7 +4,7 @@ import type { Recipe } from '../recipe';
 import { byEdges } from '../works';
 
 export const rush: Recipe = {
-  name: 'Coated rush',
+  name: 'Fast fuse for coatings',
   group: 'flat',
   reaches: 'small coated work joins before its coating lifts',
   spares: 'the coating stays down; how round the edges come is left open',

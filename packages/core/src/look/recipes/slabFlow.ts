@@ -5,7 +5,7 @@ import type { Recipe } from '../recipe';
 import { byTension, times } from '../works';
 
 export const slabFlow: Recipe = {
-  name: 'Slab flow',
+  name: 'Dam melt',
   group: 'thick',
   reaches: 'pieces run together and fill their dam',
   spares: 'colours do not mix',
@@ -22,7 +22,7 @@ export const slabFlow: Recipe = {
   looksLike: {
     early: 'gaps along the dam and seams between the pieces are open',
     right: 'a still surface right up to the dam on all sides',
-    late: 'colours trail into one another, large bubbles stand in the surface',
+    late: 'colours trail into one another, large bubbles show in the surface',
   },
   care: 'A dam that gives way lets hot glass onto the elements: pin it with props, line it, and stay within reach at the working heat.',
 };

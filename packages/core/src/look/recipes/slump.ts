@@ -41,5 +41,5 @@ export const slump: Recipe = {
     right: 'the reflection lies still in the form, the middle touches',
     late: 'the rim is drawn in, its edge is soft, the mould prints through',
   },
-  care: 'Look in through the peep hole, not over the rim: face shield and gloves, power off before a hand goes in.',
+  care: 'Check through the peep hole, not over the rim. Face shield and gloves; power off before a hand goes in.',
 };

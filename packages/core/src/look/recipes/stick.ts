@@ -5,7 +5,7 @@ import type { Recipe } from '../recipe';
 import { byEdges, laterWork, times } from '../works';
 
 export const stick: Recipe = {
-  name: 'Crisp stick',
+  name: 'Low tack',
   group: 'flat',
   reaches: 'parts hold together, edges as they were cut',
   spares: 'no edge rounds, relief hardly sinks',
@@ -23,5 +23,5 @@ export const stick: Recipe = {
     right: 'edges hard, but a dark line of contact runs round under each part',
     late: 'edges begin to shine and to lose their corners',
   },
-  care: 'What is only stuck can come apart again, in the hand or in the next firing, and its edges cut: gloves, and no load on a seam.',
+  care: 'What is only stuck can come apart, in the hand or in the next firing. Its edges cut: wear gloves, put no load on a seam.',
 };

@@ -38,5 +38,5 @@ export const cut: BenchKind<CutStep> = {
   words: cutWords,
   applies: (now, step, glasses) => cutBody(now, step.cut, step.kerf_m, glasses),
   caution:
-    'Saw wet, with eye protection and ear defence, a breaker on the circuit and hands off the line of the blade. Fused glass breaks where it likes: let its stress out before you cut.',
+    'Saw wet. Wear eye and ear protection. Have a breaker on the circuit. Keep hands off the line of the blade. Fused glass can break anywhere: anneal it before you cut.',
 };

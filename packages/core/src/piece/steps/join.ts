@@ -20,5 +20,5 @@ export const join: BenchKind<JoinStep> = {
   words: ({ by, cure_s }) => `${JOINED_NAMES[by].toLowerCase()}${cure_s > 0 ? `, ${text(formatDuration(cure_s))} to set` : ''}`,
   applies: (now) => (now.layers.length === 0 ? unlike(NOTHING_THERE) : isOnePiece(now) ? stepOutcome(now) : unlike(NOT_ONE)),
   caution:
-    'Adhesives by their makers’ sheets: gloves, fresh air, no UV into the eyes. What hangs over people wants a fixing that somebody licensed has judged.',
+    'Adhesives by their makers’ sheets: gloves, fresh air, no UV into the eyes. Anything that hangs over people needs a fixing approved by a licensed person.',
 };

@@ -6,7 +6,7 @@ import { figure, oneOf, quantity } from '../../../contract/quantity';
 import { PLANS } from '../../../form/surface';
 import { GLASS } from '../../samples';
 
-export const summary = 'The blank for a form: its size, what hangs over, how much a thickness bears, what is left to the shelf, corrected by the last one';
+export const summary = 'The blank for a form: its size, what hangs over, room to the shelf, corrected by the last one';
 
 const across = (name: string, least = 0.01) => quantity(name, 'm', least, 2);
 const MeasuredSchema = z.strictObject({
@@ -23,8 +23,8 @@ const FormSchema = z
     wall_m: quantity('Wall', 'm', 0.001, 2).optional(),
     lobes: quantity('Lobes', '', 2, 8).int({ error: 'Lobes are counted whole, from 2 to 8.' }).optional(),
   })
-  .refine(({ plan, along }) => plan === 'round' || along !== undefined, { path: ['along'], error: 'Tell how wide it is the other way, too.' })
-  .refine(({ plan, lobes }) => plan !== 'lobed' || lobes !== undefined, { path: ['lobes'], error: 'Tell how many lobes it has.' });
+  .refine(({ plan, along }) => plan === 'round' || along !== undefined, { path: ['along'], error: 'Enter its width the other way, too.' })
+  .refine(({ plan, lobes }) => plan !== 'lobed' || lobes !== undefined, { path: ['lobes'], error: 'Enter how many lobes it has.' });
 
 const ended = (side: string) => quantity(`Over on ${side}`, 'm', -0.2, 0.2);
 const cut = {
@@ -50,7 +50,7 @@ export const answer = z.object({
   outline: FootprintSchema,
   sizes_m: sizes('Across, and along where it has two sizes'),
   summed_m: sizes('By the sum alone'),
-  lies_m2: figure('m²', 'Of its middle as it comes to lie'),
+  lies_m2: figure('m²', 'Of its middle where it ends up'),
   bend_m: figure('m', 'What bending over the edges of a former takes of each size'),
   mass_kg: figure('kg'),
   stands_m: sizes('Out over the rim or the former on each side; negative: within the rim'),

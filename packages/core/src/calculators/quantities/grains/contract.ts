@@ -5,7 +5,7 @@ import { figure, oneOf, quantity } from '../../../contract/quantity';
 import { WETNESSES } from '../../../quantity/strewn';
 import { GLASS } from '../../samples';
 
-export const summary = 'Grains on an area: what they weigh, how deep they lie, how they look after a firing, and where a figure is wrong by ten';
+export const summary = 'Grains on an area: mass, depth, how they look after a firing, and slips by a factor of ten';
 
 export const request = z.strictObject({
   glass: GlassInputSchema,

@@ -3,7 +3,7 @@ import { BrickSchema, HollowSchema } from '../../../contract/hollow';
 import { DEEPEST_M, thickness } from '../../../contract/body';
 import { figure, quantity } from '../../../contract/quantity';
 
-export const summary = 'How much glass cavities take, by size, by water or by their model, and how far an amount fills them';
+export const summary = 'How much glass cavities take, by size, water or model, and how far an amount fills them';
 
 const count = quantity('Count', '', 1, 500).int({ error: 'A count must be whole.' }).default(1);
 const mass = (name: string, least: number) => quantity(name, 'kg', least, 200);

@@ -27,7 +27,7 @@ export const request = z.discriminatedUnion('kind', [
   z.strictObject({
     ...{ kind: z.literal('coats'), area_m2: quantity('Area', 'm²', 1e-4, 100), perCoat_kg_m2: quantity('Wet coat', 'kg/m²', 0.001, 5) },
     ...{ coats: quantity('Coats', '', 1, 100).int({ error: 'The number of coats must be whole.' }), waterToPowder: quantity('Water to powder', '', 0.05, 50) },
-    bulk_kg_m3: quantity('Bulk of the powder', 'kg/m³', 100, 3000).optional().meta({ description: 'Where water to powder is told by volume' }),
+    bulk_kg_m3: quantity('Bulk of the powder', 'kg/m³', 100, 3000).optional().meta({ description: 'Where water to powder is given by volume' }),
     step_kg,
   }),
   z.strictObject({

@@ -1,10 +1,9 @@
-/** The firings of a piece in their order: each a card; the open one with its schedule, or with what it is to be. */
+/** The firing of a piece that is looked at: its set-up and schedule, or the choices for one that is planned now. */
 import type { Footprint } from '@torvin/core/body';
 import { hottestSegment } from '@torvin/core/heat';
 import { type Shaping, shapingDown } from '@torvin/core/look';
-import { type PlannedStep, laidLayers, putBlank, addStep, changeStep, standsAs, firingsOf, stepName, tellMeasured } from '@torvin/core/piece';
+import { laidLayers, putBlank, addStep, changeStep, firingsOf, tellMeasured } from '@torvin/core/piece';
 import { LENGTH, formatDuration, formatLength, formatTemperature, readFigure, text } from '@torvin/core/units';
-import KitListItem from '@rneui/themed/dist/ListItem';
 import type { Piece, Shelves, Step } from '@torvin/schema';
 import { Link, useRouter } from 'expo-router';
 import { useState } from 'react';
@@ -20,19 +19,16 @@ import { Field } from '@/ui/Field';
 import { Notice } from '@/ui/Notice';
 import { hatched } from '@/ui/hatched';
 import { Words } from '@/ui/Words';
-import { showFault } from '@/ui/showFault';
 import { InForm } from '@/planner/InForm';
 import { AnnealAgain } from '@/planner/AnnealAgain';
 import { Stuck } from '@/planner/Stuck';
 import { doneUntil } from './doneUntil';
 import { StepMoves } from './StepMoves';
 import { StepPlanner } from '@/planner/StepPlanner';
-import { OutdatedNotice } from '@/planner/OutdatedNotice';
-import { useOutdated } from '@/planner/useOutdated';
 import type { Layup } from '@/layup/useLayup';
-import { type PlanFiring, usePlanFiring } from '@/planner/usePlanFiring';
+import type { PlanFiring } from '@/planner/usePlanFiring';
 
-export interface StepChainProps {
+export interface FiringSetUpProps {
   layup: Layup;
   piece: Piece;
   shelves: Shelves;
@@ -41,7 +37,11 @@ export interface StepChainProps {
   onOpen(id: string | null): void;
   /** The step whose run sheet stands at the side. */
   besideStep?: string;
-  fits: boolean;
+  planning: PlanFiring;
+  /** Computes its schedule and goes there; resolves with whether something came of it. */
+  onCompute(step: Step): Promise<boolean>;
+  /** Its schedule no longer answers to the piece, its set-up or its kiln. */
+  isOutdated: boolean;
   /** Whether the open firing is drawn in its form above already. */
   isDrawn: boolean;
   /** Index in the journey where a new firing comes; at its end where left out. */
@@ -50,23 +50,10 @@ export interface StepChainProps {
 
 export const runHref = (pieceId: string, stepId: string, page: 'run' | 'key-in' | 'record' = 'run') => `/pieces/${pieceId}/${page}?step=${stepId}` as const;
 
-export function StepChain({ layup, piece, shelves, open, onOpen, besideStep, fits, isDrawn, place }: StepChainProps) {
+export function FiringSetUp({ layup, piece, shelves, open, onOpen, besideStep, planning, onCompute, isOutdated, isDrawn, place }: FiringSetUpProps) {
   const router = useRouter();
-  const planning = usePlanFiring(piece.id, shelves);
   const steps = firingsOf(layup.doc);
   const chosen = open === 'new' ? null : (steps.find(({ id }) => id === open) ?? steps[0] ?? null);
-
-  /** Resolves with whether something came of it. */
-  async function compute(step: Step): Promise<boolean> {
-    const remarks = await planning.plan(step, piece, place);
-    if (remarks === null) {
-      showFault();
-      return false;
-    }
-    onOpen(step.id);
-    router.navigate(runHref(piece.id, step.id));
-    return true;
-  }
 
   /** Planned, and not computed: its schedule is written down. */
   function give(step: Step): void {
@@ -87,18 +74,6 @@ export function StepChain({ layup, piece, shelves, open, onOpen, besideStep, fit
 
   return (
     <View style={{ gap: space.medium }}>
-      <Words size="title" bold role="heading" aria-level={2}>
-        Firings
-      </Words>
-      {steps.length > 0 && (
-        <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
-          {steps.map((step, index) => (
-            <StepTab key={step.id} step={step} index={index} current={chosen?.id === step.id} onPress={() => onOpen(step.id)} />
-          ))}
-          {open !== 'new' && <Action kind="plain" title="+ Firing" testID="add-step" onPress={() => onOpen('new')} />}
-        </View>
-      )}
-      {!fits && <Notice tone="warn">These glasses do not fit: fired together they crack. Mend the fit before you fire.</Notice>}
       {chosen?.scheduleId != null ? (
         <Planned
           key={chosen.id}
@@ -107,9 +82,10 @@ export function StepChain({ layup, piece, shelves, open, onOpen, besideStep, fit
           piece={piece}
           shelves={shelves}
           beside={besideStep === chosen.id}
+          isOutdated={isOutdated}
           isDrawn={isDrawn}
           planning={planning}
-          onCompute={compute}
+          onCompute={onCompute}
           onGiven={give}
           onCut={cut}
           onOpen={onOpen}
@@ -123,7 +99,7 @@ export function StepChain({ layup, piece, shelves, open, onOpen, besideStep, fit
           step={chosen}
           shelves={shelves}
           planning={planning}
-          onCompute={(step) => void compute(step)}
+          onCompute={(step) => void onCompute(step)}
           onGiven={give}
           onCut={cut}
           onCancel={open === 'new' && steps.length > 0 ? () => onOpen(null) : undefined}
@@ -138,41 +114,13 @@ export function StepChain({ layup, piece, shelves, open, onOpen, besideStep, fit
   );
 }
 
-function StepTab({ step, index, current, onPress }: { step: PlannedStep; index: number; current: boolean; onPress(): void }) {
-  const { colours } = useTheme();
-  const { data: schedule } = useSchedule(step.scheduleId);
-  return (
-    <KitListItem
-      role="button"
-      aria-pressed={current}
-      onPress={onPress}
-      testID={`step-${index}`}
-      style={{ flexGrow: 1 }}
-      containerStyle={{
-        flexGrow: 1,
-        minWidth: 96,
-        padding: space.small,
-        backgroundColor: colours.surface,
-        borderTopWidth: 4,
-        borderColor: current ? colours.touch : colours.line,
-      }}
-    >
-      <View>
-        <Words bold tone={current ? 'ink' : 'touch'}>{`${index + 1} ${stepName(step)}`}</Words>
-        <Words size="label" tone="muted">
-          {schedule?.stepId === step.id ? text(formatDuration(schedule.result.simulation.total_s)) : 'to be computed'}
-        </Words>
-      </View>
-    </KitListItem>
-  );
-}
-
 interface PlannedProps {
   step: Step;
   layup: Layup;
   piece: Piece;
   shelves: Shelves;
   beside: boolean;
+  isOutdated: boolean;
   isDrawn: boolean;
   planning: PlanFiring;
   onCompute(step: Step): Promise<boolean>;
@@ -181,14 +129,13 @@ interface PlannedProps {
   onOpen(id: string): void;
 }
 
-function Planned({ step, layup, piece, shelves, beside, isDrawn, planning, onCompute, onGiven, onCut, onOpen }: PlannedProps) {
+function Planned({ step, layup, piece, shelves, beside, isOutdated, isDrawn, planning, onCompute, onGiven, onCut, onOpen }: PlannedProps) {
   const { colours } = useTheme();
   const { temperatureUnit } = useStudio();
   const router = useRouter();
   const { data: schedule } = useSchedule(step.scheduleId);
   const [changing, setChanging] = useState(false);
   const mine = schedule?.stepId === step.id ? schedule : undefined;
-  const outdated = useOutdated(layup.doc, step, mine, shelves, piece.fired);
   const work = mine?.segments[hottestSegment(mine.segments)];
   const summary =
     mine && work
@@ -196,19 +143,12 @@ function Planned({ step, layup, piece, shelves, beside, isDrawn, planning, onCom
       : 'Reading …';
   return (
     <View style={{ gap: space.small }}>
-      <OutdatedNotice
-        differences={outdated}
-        actions={
-          <Action
-            title={planning.working ? 'Computing …' : 'Compute again'}
-            disabled={planning.working}
-            testID="compute-again"
-            onPress={() => void onCompute(step)}
-          />
-        }
-      />
       <Words size="label" tone="muted">
-        {`${standsAs(step, shelves)} · ${mine && mine.origin === 'edited' ? (step.computedId === null ? 'given, not computed' : 'computed, then changed by hand') : 'as computed'}`}
+        {mine && mine.origin === 'edited'
+          ? step.computedId === null
+            ? 'Schedule typed in'
+            : 'Schedule computed, then changed by hand'
+          : 'Schedule as computed'}
       </Words>
       {step.setup.form && !changing && (
         <InForm
@@ -222,7 +162,7 @@ function Planned({ step, layup, piece, shelves, beside, isDrawn, planning, onCom
       )}
       {!beside && (
         <Link href={runHref(piece.id, step.id)} style={{ display: 'flex', textDecorationLine: 'none' }} testID="open-run">
-          <View style={{ flex: 1, backgroundColor: colours.surface, padding: space.medium, minHeight: TARGET, ...hatched(colours, outdated.length > 0) }}>
+          <View style={{ flex: 1, backgroundColor: colours.surface, padding: space.medium, minHeight: TARGET, ...hatched(colours, isOutdated) }}>
             <Words bold tone="touch">
               Run sheet ›
             </Words>
@@ -233,12 +173,7 @@ function Planned({ step, layup, piece, shelves, beside, isDrawn, planning, onCom
         </Link>
       )}
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
-        <Action
-          kind={outdated.length > 0 ? 'second' : 'main'}
-          title="Key in"
-          testID="piece-key-in"
-          onPress={() => router.push(runHref(piece.id, step.id, 'key-in'))}
-        />
+        <Action kind="second" title="Key in" testID="piece-key-in" onPress={() => router.push(runHref(piece.id, step.id, 'key-in'))} />
         <Action kind="second" title={changing ? 'Leave as it is' : 'Change firing'} testID="change-step" onPress={() => setChanging(!changing)} />
         <StepMoves layup={layup} step={step} />
       </View>

@@ -1,0 +1,23 @@
+/**
+ * How much may stand on a page at once, on a phone of 390 × 844 with the demo's data and nothing opened. What is added to a page is a row,
+ * a menu entry or a place of its own: these figures do not grow. A panel has the figures that were set for a calm page; the others are
+ * what they are now, with a little room for the clock's words.
+ */
+import type { Calm } from './visitor';
+
+export const CALM: Readonly<Record<string, Calm>> = {
+  panel: { height: 1000, words: 150, controls: 28 },
+  piece: { height: 1000, words: 110, controls: 24 },
+  bench: { height: 2050, words: 350, controls: 21 },
+  pieces: { height: 1280, words: 150, controls: 25 },
+  'new piece': { height: 1800, words: 200, controls: 39 },
+  'run sheet': { height: 2550, words: 510, controls: 36 },
+  'key-in sheet': { height: 2150, words: 385, controls: 28 },
+  'a firing planned': { height: 2900, words: 340, controls: 60 },
+  'at the kiln': { height: 1480, words: 220, controls: 20 },
+  notebook: { height: 1700, words: 400, controls: 50 },
+  firing: { height: 2350, words: 350, controls: 26 },
+  shelves: { height: 2500, words: 380, controls: 47 },
+  glass: { height: 1620, words: 140, controls: 38 },
+  mould: { height: 4500, words: 450, controls: 68 },
+};

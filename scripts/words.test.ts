@@ -1,0 +1,71 @@
+/** What a person reads, found in the sources by their syntax: no word that the glossary says is not used, and no more long sentences. */
+import { readFileSync, readdirSync } from 'node:fs';
+import { join } from 'node:path';
+import ts from 'typescript';
+import { WORDS_NOT_USED, wordNotUsed } from './glossary';
+
+const ROOT = join(__dirname, '..');
+const SOURCES = ['packages/core/src', 'packages/schema/src', 'apps/server/src', 'apps/web/src'];
+const PAPERS = ['README.md', 'CONTRIBUTING.md', ...readdirSync(join(ROOT, 'docs')).map((name) => `docs/${name}`)].filter(
+  (name) => name.endsWith('.md') && name !== 'docs/glossary.md',
+);
+
+const sourcesIn = (folder: string): string[] =>
+  (readdirSync(join(ROOT, folder), { recursive: true }) as string[])
+    .filter((name) => /\.tsx?$/.test(name) && !/\.(test|d)\.tsx?$/.test(name) && !/(^|[\\/])(test|testCases)[\\/.]/.test(name))
+    .map((name) => join(folder, name));
+
+/** A figure put in counts as one word. */
+const FIGURE = '0';
+
+/** Words with room between them that are neither a drawn path nor a question to the database. */
+const isSpoken = (text: string): boolean =>
+  /[A-Za-z]{3,}\s+\S/.test(text) &&
+  !/^[MLHVCQAZ\d\s.,-]+$/.test(text) &&
+  !/\b(select|insert|update|create|pragma)\b.*\b(from|into|set|table|index|on)\b/is.test(text);
+const withoutTags = (text: string): string => text.replace(/<style>.*<\/style>/s, '').replace(/<[^>]+>/g, ' ');
+
+function spokenIn(file: string): string[] {
+  const source = ts.createSourceFile(file, readFileSync(join(ROOT, file), 'utf8'), ts.ScriptTarget.Latest, false);
+  const said: string[] = [];
+  const visit = (node: ts.Node): void => {
+    if (ts.isImportDeclaration(node) || ts.isExportDeclaration(node)) return;
+    if (ts.isStringLiteral(node) || ts.isNoSubstitutionTemplateLiteral(node)) said.push(node.text);
+    if (ts.isJsxText(node)) said.push(node.text.replace(/\s+/g, ' '));
+    if (ts.isTemplateExpression(node)) said.push(node.head.text + node.templateSpans.map(({ literal }) => FIGURE + literal.text).join(''));
+    ts.forEachChild(node, visit);
+  };
+  visit(source);
+  return said.map(withoutTags).filter(isSpoken);
+}
+
+const LONGEST_WORDS = 18;
+const longSentences = (text: string): string[] => text.split(/[.!?:;](?:\s|$)/).filter((sentence) => sentence.trim().split(/\s+/).length > LONGEST_WORDS);
+
+const said = SOURCES.flatMap(sourcesIn).flatMap((file) => spokenIn(file).map((text) => ({ file, text })));
+
+test('the sources say something, and the glossary has words that are not used', () => {
+  expect(said.length).toBeGreaterThan(3000);
+  expect(WORDS_NOT_USED.length).toBeGreaterThan(25);
+  expect(wordNotUsed('Take it away at the look-in.')).toMatch(/^'look-in' in .* say check$/);
+  expect(wordNotUsed('The outlook-in-chief')).toBeNull();
+});
+
+test('no word is used in them that the glossary says is not used', () => {
+  expect(said.flatMap(({ file, text }) => wordNotUsed(text)?.concat(` (${file})`) ?? [])).toEqual([]);
+});
+
+test.each(PAPERS)('nor in %s', (paper) => {
+  const lines = readFileSync(join(ROOT, paper), 'utf8')
+    .split('\n')
+    .map((line) => line.replace(/`[^`]*`/g, ''));
+  expect(lines.flatMap((line) => wordNotUsed(line) ?? [])).toEqual([]);
+});
+
+/** Laws with their sources, and a few more: so many there are. One that is shortened lowers it. */
+const LONG_SENTENCES = 12;
+
+test('no sentence is added that is over eighteen words long', () => {
+  const long = said.flatMap(({ file, text }) => longSentences(text).map((sentence) => `${file}: ${sentence.trim()}`));
+  expect(long.length > LONG_SENTENCES ? long : []).toEqual([]);
+});
