@@ -49,7 +49,7 @@ test('a studio is backed up, a piece is deleted, and the backup brings it back; 
   writeFileSync(damaged, bytes);
   const input = (await me.page.waitForSelector('[data-testid="restore-file-input"]')) as unknown as { uploadFile(path: string): Promise<void> };
   await input.uploadFile(damaged);
-  await me.sees('ask-restore', /Put back damaged\.zip\?/);
+  await me.sees('ask-restore', /Restore damaged\.zip\?/);
   me.expectedStatuses.add(422);
   await me.press('restore');
   await me.sees('restore-problem', /Your data is unchanged/);

@@ -11,7 +11,7 @@ export const CALM: Readonly<Record<string, Calm>> = {
   bench: { height: 2050, words: 350, controls: 21 },
   pieces: { height: 1280, words: 150, controls: 25 },
   'new piece': { height: 1800, words: 200, controls: 39 },
-  'run sheet': { height: 2550, words: 510, controls: 36 },
+  'run sheet': { height: 2000, words: 300, controls: 36 },
   'key-in sheet': { height: 2150, words: 385, controls: 28 },
   'a firing planned': { height: 2900, words: 340, controls: 60 },
   'at the kiln': { height: 1480, words: 220, controls: 20 },

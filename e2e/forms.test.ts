@@ -179,6 +179,7 @@ test('a fluted mould takes a blank in as many lobes', async () => {
   });
   await me.page.goto(maker.address);
   await me.press('journey-1');
+  await me.find('in-form');
   await until(() => said('form-note'), /The blank ends at the rim/);
   expect(me.troubles).toEqual([]);
 });

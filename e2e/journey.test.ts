@@ -56,7 +56,7 @@ test('a panel with bars, turned, with bars on its back, trimmed, blasted, filled
   await maker.hand('fill', [], { spot: '10', 'fill-mass': '2' });
   expect(await tile(7)).toBe('8 Fill + 2 g to come');
   await maker.fire('firePolish');
-  await me.sees('journey-warning', /a fire polish gives \d+ % of that/);
+  await me.sees('journey-warning', /A fire polish gives \d+ % of that/);
   expect(await grams('figure-mass')).toBeCloseTo(blasted + 2, -1);
   await maker.fire('drape', { overhang: '80', drop: '40' });
   await me.expectSound('a journey of ten steps');

@@ -101,7 +101,7 @@ test('a start set for later is kept as planned, and the kiln says so', async () 
   await me.reads('Too late for that: choose a later time.');
   // By the opening it starts some hours before; a night and the controller's longest delay are told.
   await me.setTime('planned-start', at);
-  await me.sees('delay-plan', /^Starts at .* look in from .*, open at .*22:30\.$/);
+  await me.sees('delay-plan', /^Starts at .* check from .*, open at .*22:30\.$/);
   // Told by its start it is the same plan, until another time is set.
   const plan = await me.text('delay-plan');
   await me.press('delay-by-start');
@@ -178,6 +178,7 @@ test('a shape that cannot be is refused at its field, and nothing typed is lost'
   await me.press('kiln-tall-kiln');
   await me.press('compute');
   await me.find('live-figures');
+  await me.press('fold-verdict');
   await me.reads('The middle 80 mm stays flat on the former.');
 });
 

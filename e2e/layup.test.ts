@@ -43,6 +43,7 @@ test('a plaque with standing numerals, from empty to its recorded firing', async
   // Standing pieces are likely to be tacked; the relief that is left is part of the verdict.
   await me.press('compute');
   await me.heading(/Tack fuse/);
+  await me.press('fold-verdict');
   await me.reads('of the height of its parts');
   await me.press('open-record');
   await me.setTime('record-when', new Date(Date.now() - 150 * 3600e3));
@@ -235,7 +236,9 @@ test('the next firing of what was fused starts as a slump, and says what is miss
   await me.expectSound('a firing chosen');
   await me.press('compute');
   await me.heading(/^Slump/);
-  expect(await me.text('run-row-0')).toMatch(/one solid/);
+  await me.press('run-row-0');
+  await me.sees('segment-sheet', /one solid/);
+  await me.press('close-segment-sheet');
   expect(await me.has('broken-limits')).toBe(false);
   await me.expectSound('run sheet of a slump');
 });
@@ -282,7 +285,10 @@ test('what is under the glass: hotter than it bears is told, a little hotter is 
   await me.sees('outdated', /The figures of 'Thin paper' have been changed/);
   await me.press('compute-again');
   await me.heading(/^Full fuse/);
-  expect(await me.text('run-row-0')).toMatch(/^Burn off[^]*350[^]*90 °C\/h[^]*what binds the coat leaves[^]*coat 90 of 90 °C\/h/);
+  expect(await me.text('run-row-0')).toMatch(/^Burn off[^]*350[^]*90 °C\/h[^]*coat 90 of 90 °C\/h/);
+  await me.press('run-row-0');
+  await me.sees('segment-sheet', /what binds the coat leaves/);
+  await me.press('close-segment-sheet');
   await me.sees('run-row-3', /785[^]*coat 785 of 785 °C/);
   expect(await me.has('broken-limits')).toBe(false);
   // Another coat, which bears more: as hot as it would be, and no way for its binder.
@@ -304,4 +310,31 @@ test('what is under the glass: hotter than it bears is told, a little hotter is 
   await me.press('compute-again');
   await me.heading(/^Full fuse/);
   await me.sees('broken-2', /coat 8\d\d of 700 °C/);
+});
+
+test('a laid-up piece has its schedule in two taps and its key-in sheet in one more; all it does as a whole is in one menu', async () => {
+  await newPiece('Counted in taps', 'clear-90');
+  await me.sees('next-firing', /^No firing planned$/);
+  await me.sees('next-act', /^Plan a firing$/);
+  await me.press('next-act');
+  await me.find('step-planner');
+  await me.press('compute');
+  await me.find('run-row-0');
+  await me.press('open-key-in');
+  await me.find('key-in-0');
+  await me.goToPiece('Counted in taps', studio.address);
+  await me.sees('next-act', /^Key in$/);
+  expect(await me.sees('next-when', /opens/)).toMatch(/Low kiln · opens .*\d\d:\d\d/);
+  // A row opens and closes where it is; what is in it is not there before.
+  expect(await me.has('body-words')).toBe(false);
+  await me.press('fold-history');
+  await me.find('body-words');
+  await me.press('fold-history');
+  await me.gone('body-words');
+  await me.press('piece-menu');
+  await me.sees('menu', /Rename, outline.*Duplicate.*Export.*Label.*Delete.*Tags.*Finished.*Archive/);
+  expect(await me.has('next-act')).toBe(false);
+  await me.expectSound('the menu of a piece');
+  await me.press('close-menu');
+  await me.find('next-act');
 });

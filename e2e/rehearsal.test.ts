@@ -39,7 +39,7 @@ async function readBack(): Promise<void> {
 
 test('what stands in a program is used as it stands; the older figures are told of while keying, and what was keyed over says so', async () => {
   await openSheet('Plaque no. 14');
-  await me.sees('already-in', /stand in program 5 already: Plaque no\. 14, since .*, not read back/);
+  await me.sees('already-in', /are in program 5 already: Plaque no\. 14, since .*, not read back/);
   await me.press('use-standing');
   await me.sees('key-in-count', /^All keyed/);
 
@@ -53,7 +53,7 @@ test('what stands in a program is used as it stands; the older figures are told 
   await me.sees('deck-notes', /In program 5\. It shows 150 there until then, from an older program\./);
   await me.press('close-deck');
   await readBack();
-  await me.sees('already-in', /stand in program 5 already: Sundial disc, since \d\d:\d\d, read back without a slip/);
+  await me.sees('already-in', /are in program 5 already: Sundial disc, since \d\d:\d\d, read back without a slip/);
 
   await openSheet('Plaque no. 14');
   await me.sees('keyed-over', /It stood in program 5 until \d\d:\d\d, when Sundial disc was keyed over it\./);
@@ -75,7 +75,7 @@ test('read back and rehearsed while the server is killed, it stands in its progr
   const slot = Number(/\d+/.exec(await me.text('slot'))![0]);
   await studio.kill();
   await readBack();
-  await me.sees('already-in', new RegExp(`stand in program ${slot} already: Lamp panel, left, since .* read back without a slip`));
+  await me.sees('already-in', new RegExp(`are in program ${slot} already: Lamp panel, left, since .* read back without a slip`));
   await me.press('open-rehearsal');
   await me.press('key-for-me');
   await me.press('rehearsal-start');

@@ -30,7 +30,6 @@ test('a blank that hooks is warned of on the piece, the run sheet, the key-in sh
   await me.sees('form-warning', hooks);
   await me.page.goto(`${studio.address}/pieces/${piece}/run?step=${stepId}`);
   await me.sees('standing-warning', hooks);
-  await me.reads('The schedule keeps every limit; what is warned of above stands all the same.');
   // In place of the line that all is kept.
   await me.sees('limits-kept-warned', /may hook before it slides in/);
   await me.expectSound('a run sheet with a warning');

@@ -115,7 +115,7 @@ describe('the thread, at 390 × 844', () => {
     for (const [row, words] of [
       [0, /Warm up.*°C\/h.*tension [\d.]+ of 7\.0 MPa/],
       [1, /Squeeze.*hold \d+ min.*squeeze \d+ % of its need/],
-      [2, /Work.*790.*levels/],
+      [2, /Work.*790/],
       [3, /Drop and soak.*515.*full speed.*soak 30 min/],
       [4, /First cool.*core–surface [\d.]+ of 5 °C/],
     ] as const) {

@@ -58,6 +58,8 @@ const IN_ROWS: readonly (readonly [ids: RegExp, row: string, isMenu?: boolean])[
   [/^(made-|kept-made|keep-made$)/, 'made'],
   [/^keep-made$/, 'history'],
   [/^(step-done|hand-problem)/, 'hand-step'],
+  [/^look-in-signs$/, 'signs'],
+  [/^fold-(schools|stands|equal)$/, 'alternatives'],
   [
     /^(step-planner|choose-look|setup$|setup-caution|look-caution|under$|wet$|kiln$|controller$|compute$|compute-missing|given-schedule|cancel-step|shape-|slender|mould-outline|choose-form|in-form|open-run|piece-key-in|change-step|step-earlier|step-later|remove-step|measured|keep-measured|anneal-again|fold-stuck|plan-problem|undoes)/,
     'set-up',
@@ -359,7 +361,10 @@ export class Visitor {
     await this.find('journey-add');
     await this.patiently(
       'a page that is read',
-      this.page.waitForFunction(() => !document.body.innerText.includes('Reading …'), WAITING),
+      this.page.waitForFunction(
+        () => !document.body.innerText.includes('Reading …') && document.querySelector('[data-testid="next"]')?.getAttribute('aria-busy') !== 'true',
+        WAITING,
+      ),
     );
   }
 

@@ -60,7 +60,7 @@ export function InKiln({ firing, others }: { firing: Firing; others: readonly Fi
       {firing.differences.length > 0 && <Notice tone="warn">{`Fired although the schedule was out of date. ${firing.differences.join(' ')}`}</Notice>}
       {open.refusal && <Notice tone="warn">{open.refusal.problem.message}</Notice>}
       {open.held && <Held />}
-      <Caution about={firing.stepId}>{state === 'running' ? WORK_CAUTIONS.kiln : WORK_CAUTIONS.open}</Caution>
+      <Caution about={`${firing.look} ${state}`}>{state === 'running' ? WORK_CAUTIONS.kiln : WORK_CAUTIONS.open}</Caution>
       {pieces.map((one) => (
         <View key={one.id} style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
           <Action

@@ -42,6 +42,8 @@ export interface FiringSetUpProps {
   onCompute(step: Step): Promise<boolean>;
   /** Its schedule no longer answers to the piece, its set-up or its kiln. */
   isOutdated: boolean;
+  /** A warning of the form that the page shows above already. */
+  above: string | null;
   /** Whether the open firing is drawn in its form above already. */
   isDrawn: boolean;
   /** Index in the journey where a new firing comes; at its end where left out. */
@@ -50,7 +52,7 @@ export interface FiringSetUpProps {
 
 export const runHref = (pieceId: string, stepId: string, page: 'run' | 'key-in' | 'record' = 'run') => `/pieces/${pieceId}/${page}?step=${stepId}` as const;
 
-export function FiringSetUp({ layup, piece, shelves, open, onOpen, besideStep, planning, onCompute, isOutdated, isDrawn, place }: FiringSetUpProps) {
+export function FiringSetUp({ layup, piece, shelves, open, onOpen, besideStep, planning, onCompute, isOutdated, above, isDrawn, place }: FiringSetUpProps) {
   const router = useRouter();
   const steps = firingsOf(layup.doc);
   const chosen = open === 'new' ? null : (steps.find(({ id }) => id === open) ?? steps[0] ?? null);
@@ -83,6 +85,7 @@ export function FiringSetUp({ layup, piece, shelves, open, onOpen, besideStep, p
           shelves={shelves}
           beside={besideStep === chosen.id}
           isOutdated={isOutdated}
+          above={above}
           isDrawn={isDrawn}
           planning={planning}
           onCompute={onCompute}
@@ -121,6 +124,7 @@ interface PlannedProps {
   shelves: Shelves;
   beside: boolean;
   isOutdated: boolean;
+  above: string | null;
   isDrawn: boolean;
   planning: PlanFiring;
   onCompute(step: Step): Promise<boolean>;
@@ -129,7 +133,7 @@ interface PlannedProps {
   onOpen(id: string): void;
 }
 
-function Planned({ step, layup, piece, shelves, beside, isOutdated, isDrawn, planning, onCompute, onGiven, onCut, onOpen }: PlannedProps) {
+function Planned({ step, layup, piece, shelves, beside, isOutdated, above, isDrawn, planning, onCompute, onGiven, onCut, onOpen }: PlannedProps) {
   const { colours } = useTheme();
   const { temperatureUnit } = useStudio();
   const router = useRouter();
@@ -158,6 +162,7 @@ function Planned({ step, layup, piece, shelves, beside, isOutdated, isDrawn, pla
           isDrawn={isDrawn}
           onCut={(outline, shaping) => onCut(step, outline, shaping)}
           hottest_C={work?.target_C ?? null}
+          above={above}
         />
       )}
       {!beside && (

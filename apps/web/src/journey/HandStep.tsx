@@ -59,7 +59,11 @@ export function HandStep({ layup, pieceId, shelves, after, isDone }: HandStepPro
           <FigureBlock label="mass left" value={formatMass(mass, units.mass)} testID="mass-left" />
         </View>
       )}
-      {caution && <Caution about={pieceId}>{caution}</Caution>}
+      {caution && (
+        <Caution about={step.kind} starts>
+          {caution}
+        </Caution>
+      )}
       <Tick
         on={isDone}
         title={isDone && step.doneAt === undefined ? 'Done, since what comes after it is' : 'Done'}

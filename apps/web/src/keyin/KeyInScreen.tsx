@@ -145,7 +145,9 @@ export function KeyInScreen({ piece, step, schedule, shelves, outdated, standing
             <Words bold testID="key-in-count">
               {keyed.size === rows.length ? 'All keyed. Now let the controller show them, and read them back.' : `${keyed.size} of ${rows.length} keyed`}
             </Words>
-            <Caution about={step.id}>{WORK_CAUTIONS.keyIn}</Caution>
+            <Caution about={step.look} starts>
+              {WORK_CAUTIONS.keyIn}
+            </Caution>
             <ReadBack
               key={`${schedule.id} ${decks}`}
               {...{ schedule, controller }}

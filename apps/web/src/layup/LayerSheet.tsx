@@ -127,7 +127,9 @@ export function LayerSheet({ layup, pieceId, layer, place: { index, count }, nam
           change(madeInto({ ...plain, glassId: id, ...(coated ? { coated: 'up' } : {}) }, made), 'glass');
         }}
       />
-      <Caution about={pieceId}>{LAYER_KINDS[layer.form].caution}</Caution>
+      <Caution about={layer.form} starts>
+        {LAYER_KINDS[layer.form].caution}
+      </Caution>
     </Drawer>
   );
 }

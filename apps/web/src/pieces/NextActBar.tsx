@@ -6,7 +6,7 @@ import type { Piece, Schedule } from '@torvin/schema';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { useBench } from '@/data/bench';
-import { usePrograms } from '@/data/programs';
+import { usePrograms, useProgramsComing } from '@/data/programs';
 import { runHref } from '@/journey/FiringSetUp';
 import { useTheme } from '@/theme/ThemeContext';
 import { space } from '@/theme/theme';
@@ -32,6 +32,7 @@ export function NextActBar({ piece, firing, schedule, isNext, isOutdated, onPlan
   const now = useNow();
   const bench = useBench();
   const programs = usePrograms();
+  const isComing = [useProgramsComing(), bench.isPending && bench.fetchStatus === 'fetching' && bench.failureCount === 0].includes(true);
   const inKiln = bench.data?.inKiln.find(({ pieceId, stepId }) => pieceId === piece.id && stepId === firing?.id);
   const total_s = schedule?.result.simulation.total_s ?? null;
   const ends = inKiln && total_s !== null ? inKiln.load.at + total_s * 1000 : Infinity;
@@ -55,6 +56,7 @@ export function NextActBar({ piece, firing, schedule, isNext, isOutdated, onPlan
     <View
       role="region"
       aria-label="Next"
+      aria-busy={isComing}
       testID="next"
       style={{
         ...{ flexDirection: 'row', alignItems: 'center', gap: space.medium, paddingHorizontal: space.large, paddingVertical: space.small },

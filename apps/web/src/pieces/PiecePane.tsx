@@ -1,5 +1,6 @@
 /** One piece: its journey, the body at the step that is looked at on the drawing, its figures, whether it fits, its firings. */
 import { footprintWords } from '@torvin/core/body';
+import { hottestSegment } from '@torvin/core/heat';
 import { aimedWork, ghostOf, neededWork, RECIPES, emptyItemOf } from '@torvin/core/look';
 import {
   changeLayer,
@@ -19,6 +20,7 @@ import {
   snapshotOf,
   stepName,
   stepWords,
+  standingWarnings,
   standsAs,
   tellDone,
   turnLayer,
@@ -29,7 +31,7 @@ import {
   turnOf,
 } from '@torvin/core/piece';
 import type { Body } from '@torvin/core/schedule';
-import { type Piece, type PieceDoc, type Shelves, type Step, nextStep } from '@torvin/schema';
+import { type Piece, type PieceDoc, type Schedule, type Shelves, type Step, nextStep } from '@torvin/schema';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { View } from 'react-native';
@@ -82,6 +84,8 @@ import { PieceMenu } from './PieceMenu';
 import { OutdatedNotice } from '@/planner/OutdatedNotice';
 import { useOutdated } from '@/planner/useOutdated';
 import { usePlanFiring } from '@/planner/usePlanFiring';
+import { wearOf } from '@torvin/core/release';
+import { useFormNow } from '@/data/forms';
 import { useMadeStock } from '@/data/made';
 import { isShort } from '@/shelves/leftWords';
 import { useLayup } from '@/layup/useLayup';
@@ -184,6 +188,10 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
   const here = journey.steps[journey.at] as StripStep | undefined;
   const hand = step && step.kind !== 'fire' && (step.kind !== 'lay' || journey.at > 0) ? step : null;
   const turns = turnsBefore(doc, piece.turns, journey);
+  const ofForm = useFormWarnings(doc, isNew ? undefined : firing, mine, shelves);
+  const formWarning = ofForm.find((words) => !here?.warnings.includes(words)) ?? null;
+  const formNow = useFormNow(isNew ? undefined : firing.setup.form?.id, shelves);
+  const wornOut = formNow?.coats.some(({ coat, release, since }) => wearOf(release, since, coat.scratched) === 'recoat') ?? false;
   // The gravest stands in full on top; the others in the row that they belong to.
   const warnings = [
     ...(here?.problem && step?.kind === 'fire'
@@ -209,12 +217,20 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
           />,
         ]
       : []),
+    ...(formWarning === null
+      ? []
+      : [
+          <Notice key="form" tone="warn" testID="form-warning">
+            {formWarning}
+          </Notice>,
+        ]),
     ...(here?.warnings ?? []).map((words) => (
       <Notice key={words} tone="care" testID="journey-warning">
         {words}
       </Notice>
     )),
   ];
+  const setUpWarns = warnings.length > 1 || (firing !== undefined && piece.fired[firing.id] === undefined && (ofForm.length > 1 || wornOut));
   const takes = shelves.made.filter(({ id }) => glassIdsIn(doc).includes(id));
   const stock = useMadeStock(takes.length > 0);
   const isShortOf = stock !== null && takes.some((one) => isShort(stock(one).left_kg, one));
@@ -478,8 +494,8 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
               : 'no firing planned yet'
           }
           testID="set-up"
-          opened={asked}
-          warns={warnings.length > 1}
+          opened={asked || setUpWarns}
+          warns={setUpWarns}
         >
           {() => (
             <>
@@ -494,6 +510,7 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
                 planning={plans}
                 onCompute={compute}
                 isOutdated={outdated.length > 0}
+                above={formWarning}
                 isDrawn={formed !== null && !isEditable && view === 'side'}
                 place={place}
               />
@@ -546,6 +563,16 @@ function turnsBefore({ journey: steps }: PieceDoc, told: Piece['turns'], { at, s
     const schedule = schedules.find((one) => one.id === scheduleId);
     return schedule ? [{ ...turnOf(schedule.result), on }] : [];
   });
+}
+
+/** What speaks against a planned firing in or over its form: that the blank hooks, that glass grips, that it stands over the shelf. */
+function useFormWarnings(doc: PieceDoc, step: Step | undefined, schedule: Schedule | undefined, shelves: Shelves): readonly string[] {
+  const units = useUnits();
+  return useMemo(() => {
+    if (!step) return [];
+    const hottest_C = schedule ? schedule.segments[hottestSegment(schedule.segments)].target_C : null;
+    return standingWarnings(doc, step, shelves, units, { hottest_C, work_perPa: schedule?.result.work_perPa.mean ?? null });
+  }, [doc, step, schedule, shelves, units]);
 }
 
 /** The firing as it is planned, and the heat work it does: by its schedule where it has one, by its aim else. */

@@ -30,9 +30,11 @@ export interface InFormProps {
   onCut?(outline: Footprint, shaping: Shaping): void;
   /** Of its schedule, where it has one, °C. */
   hottest_C?: number | null;
+  /** A warning that the page shows above already. */
+  above?: string | null;
 }
 
-export function InForm({ doc, step, shelves, isDrawn = false, onCut, hottest_C = null }: InFormProps) {
+export function InForm({ doc, step, shelves, isDrawn = false, onCut, hottest_C = null, above = null }: InFormProps) {
   const units = useUnits();
   const { form, shelf } = step.setup;
   const snapshot = useMemo(
@@ -88,17 +90,19 @@ export function InForm({ doc, step, shelves, isDrawn = false, onCut, hottest_C =
           />
         </View>
       ) : null}
-      {letsGo && (
+      {letsGo && (letsGo.isSound || letsGo.verdict !== above) && (
         <Notice tone={letsGo.isSound ? 'plain' : 'warn'} testID="lets-go">
           {[letsGo.verdict, letsGo.why, ...letsGo.helps].join(' ')}
         </Notice>
       )}
       <RescueCard rescue={rescue} />
-      {[...warns, ...(left === 0 ? [leftSaid] : []), ...(out ? [out] : [])].map((words) => (
-        <Notice key={words} tone="warn" testID="form-warning">
-          {words}
-        </Notice>
-      ))}
+      {[...warns, ...(left === 0 ? [leftSaid] : []), ...(out ? [out] : [])]
+        .filter((words) => words !== above)
+        .map((words) => (
+          <Notice key={words} tone="warn" testID="form-warning">
+            {words}
+          </Notice>
+        ))}
       {cutTo && onCut && firing.setup.shaping && (
         <Action
           kind="second"

@@ -8,6 +8,7 @@ import { View } from 'react-native';
 import { useFirings } from '@/data/firings';
 import { useSchedule } from '@/data/pieces';
 import { usePlanFiring } from '@/planner/usePlanFiring';
+import { space } from '@/theme/theme';
 import { Fold } from '@/ui/Fold';
 import { Notice } from '@/ui/Notice';
 import { ComparedPanel } from './ComparedPanel';
@@ -55,38 +56,48 @@ export function RunPanels({ piece, step, schedule, shelves, sheet, unit, start, 
           {() => <ComparedPanel computed={computed} schedule={schedule} segments={segments} evaluation={evaluation} />}
         </Fold>
       )}
-      <Fold title="Versions" about="earlier schedules that were kept, named or fired" testID="versions">
+      <Fold title="Versions" about="earlier schedules" testID="versions">
         {() => <VersionsPanel piece={piece} step={step} unit={unit} onUse={sheet.use} />}
       </Fold>
       {(bare === null || bare.recipe.toCone) && (
-        <Fold title="Schools" about={`hotter or cooler${bare === null ? ', soak high or low' : ''}: what each costs here`} testID="schools">
-          {() => <SchoolPanel firing={firing} unit={unit} working={planning.working} onTake={(school) => void planning.plan({ ...step, school }, piece)} />}
-        </Fold>
-      )}
-      {bare === null && isFlat(schedule.snapshot.setup.kind) && (
-        <Fold title="Set-ups" about="raised, on the floor, on board: what each costs here" testID="stands">
+        <Fold title="Alternatives" about={bare === null ? 'schools, set-ups, same work at another heat' : 'hotter or cooler'} testID="alternatives">
           {() => (
-            <StandsPanel
-              firing={firing}
-              setup={schedule.snapshot.setup}
-              release={schedule.snapshot.madeFrom?.release}
-              unit={unit}
-              working={planning.working}
-              onTake={(kind) => void planning.plan({ ...step, setup: { ...step.setup, kind } }, piece)}
-            />
+            <View style={{ marginHorizontal: -space.large }}>
+              {(bare === null || bare.recipe.toCone) && (
+                <Fold title="Schools" about={`hotter or cooler${bare === null ? ', soak high or low' : ''}: what each costs here`} testID="schools">
+                  {() => (
+                    <SchoolPanel firing={firing} unit={unit} working={planning.working} onTake={(school) => void planning.plan({ ...step, school }, piece)} />
+                  )}
+                </Fold>
+              )}
+              {bare === null && isFlat(schedule.snapshot.setup.kind) && (
+                <Fold title="Set-ups" about="raised, on the floor, on board: what each costs here" testID="stands">
+                  {() => (
+                    <StandsPanel
+                      firing={firing}
+                      setup={schedule.snapshot.setup}
+                      release={schedule.snapshot.madeFrom?.release}
+                      unit={unit}
+                      working={planning.working}
+                      onTake={(kind) => void planning.plan({ ...step, setup: { ...step.setup, kind } }, piece)}
+                    />
+                  )}
+                </Fold>
+              )}
+              {bare === null && (
+                <Fold title="Same work, other heat" about="move the temperature; the hold follows" testID="equal">
+                  {() => <EqualWorkPanel firing={firing} segments={segments} evaluation={evaluation} unit={unit} onTake={sheet.keep} />}
+                </Fold>
+              )}
+            </View>
           )}
         </Fold>
       )}
-      {bare === null && (
-        <Fold title="Same work, other heat" about="move the temperature; the hold follows" testID="equal">
-          {() => <EqualWorkPanel firing={firing} segments={segments} evaluation={evaluation} unit={unit} onTake={sheet.keep} />}
-        </Fold>
-      )}
-      <Fold title="Print and files" about="one printed page; SVG, CSV and JSON to keep or send" testID="along">
+      <Fold title="Print and files" about="page, SVG, CSV, JSON" testID="along">
         {() => along({ piece, schedule, series: evaluation.simulation.series, unit, start, saving: sheet.queue.saving || segments !== schedule.segments })}
       </Fold>
       {bare === null && (
-        <Fold title="Between crossed polarisers" about="what stays as stress, as it would look" testID="polariser">
+        <Fold title="Between crossed polarisers" about="the stress that stays, as it would look" testID="polariser">
           {() => <OwnPolariser pieceId={piece.id} firing={firing} evaluation={evaluation} />}
         </Fold>
       )}

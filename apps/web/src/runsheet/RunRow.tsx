@@ -17,7 +17,7 @@ export interface RunRowProps {
   segment: PurposefulSegment;
   live: Live;
   unit: TemperatureUnit;
-  /** What the glass does at the target, and what the segment is for. */
+  /** What the glass does at the target, and what the segment is for: said where the row cannot be opened. */
   why: string;
   /** What limits it, and whether that holds. */
   limit: string | null;
@@ -52,9 +52,11 @@ export const RunRow = memo(function RunRow({ index, segment, live, unit, why, li
     >
       <RowHead name={ROLE_NAMES[segment.role]} clock={clock} />
       <RowFigures index={index} segment={segment} live={live} unit={turned ? otherTemperature(unit) : unit} />
-      <Words size="note" tone="muted" numberOfLines={2}>
-        {why}
-      </Words>
+      {!onSelect && (
+        <Words size="note" tone="muted" numberOfLines={2}>
+          {why}
+        </Words>
+      )}
       {limit !== null && <RowLimit index={index} limit={limit} ok={ok} />}
     </Pressable>
   );

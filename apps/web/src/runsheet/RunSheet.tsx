@@ -49,7 +49,8 @@ export interface RunSheetProps {
   timeline?: Timeline;
 }
 
-const ROW_HEIGHT = scaled(132);
+/** Where rows open, what they are for is said there. */
+const ROW_HEIGHT = { opens: scaled(108), shown: scaled(132) };
 const FIGURES_WIDTH = { phone: scaled(206), wide: scaled(260) };
 const WIDE_FROM = 560;
 /** A bead never sits nearer to the edge than half its reach. */
@@ -57,8 +58,10 @@ const EDGE = 24;
 const NAMES_HEIGHT = scaled(52);
 const LEAST_ABOVE_ROOM_K = 5;
 
+const rowHeightOf = ({ handlers }: Pick<RunSheetProps, 'handlers'>): number => (handlers ? ROW_HEIGHT.opens : ROW_HEIGHT.shown);
+
 export function RunSheet(props: RunSheetProps) {
-  return <MeasuredWidth height={ROW_HEIGHT * props.segments.length}>{(width) => <RunSheetDrawn {...props} width={width} />}</MeasuredWidth>;
+  return <MeasuredWidth height={rowHeightOf(props) * props.segments.length}>{(width) => <RunSheetDrawn {...props} width={width} />}</MeasuredWidth>;
 }
 
 function RunSheetDrawn({
@@ -83,8 +86,9 @@ function RunSheetDrawn({
   const scale = useMemo(() => temperatureScale(EDGE / 2, plotWidth - EDGE, top_C), [plotWidth, top_C]);
   const states = useMemo(() => (emptyFiringOf(firing) ? [] : glassStates(glassOf(firing))), [firing]);
   const bands = useMemo(() => columnBands(states, scale, top_C), [states, scale, top_C]);
-  const rows = curveRows(segments, ambient_C, scale, ROW_HEIGHT);
-  const height = ROW_HEIGHT * segments.length;
+  const rowHeight = rowHeightOf({ handlers });
+  const rows = curveRows(segments, ambient_C, scale, rowHeight);
+  const height = rowHeight * segments.length;
   const figures = evaluation.simulation.segments;
   const limits = segments.map((_, index) => {
     const reading = readingFor(evaluation.readings, index);
@@ -107,7 +111,7 @@ function RunSheetDrawn({
               ok={limits[index].ok}
               clock={clockShort(start, index === 0 ? 0 : (figures[index - 1]?.end_s ?? 0))}
               width={figuresWidth}
-              height={ROW_HEIGHT}
+              height={rowHeight}
               selected={selected === index}
               onSelect={handlers?.onSelect}
             />
@@ -117,7 +121,7 @@ function RunSheetDrawn({
           <Curve
             width={plotWidth}
             height={height}
-            rowHeight={ROW_HEIGHT}
+            rowHeight={rowHeight}
             ambient_C={ambient_C}
             segments={segments}
             bands={bands}

@@ -3,7 +3,6 @@ import { hottestSegment } from '@torvin/core/heat';
 import type { PurposefulSegment } from '@torvin/core/kiln';
 import { type Look, RECIPES } from '@torvin/core/look';
 import { type Evaluation, type FiringCase, ROLE_NAMES, type Reading, brokenSentence, verdictOf, emptyFiringOf } from '@torvin/core/schedule';
-import { formatDuration, text } from '@torvin/core/units';
 import { useCallback, useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
 import { View } from 'react-native';
 import { useUnits } from '@/data/FormUnits';
@@ -17,6 +16,7 @@ import { QueueNotice } from '@/pieces/QueueNotice';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Caution } from '@/ui/Caution';
+import { Fold } from '@/ui/Fold';
 import { Notice } from '@/ui/Notice';
 import { Screen } from '@/ui/Screen';
 import { Words } from '@/ui/Words';
@@ -93,10 +93,6 @@ export function RunSheetScreen({ piece, step, schedule, shelves, outdated, stand
           <Words size="label" tone="muted" testID="schedule-state">
             {/* No longer than what stands there before and after, so that nothing below it moves. */}
             {sheet.queue.saving && answers ? 'saving …' : sheet.changed ? 'changed by hand' : 'as computed'}
-          </Words>{' '}
-          ·{' '}
-          <Words size="label" bold>
-            {text(formatDuration(evaluation.simulation.total_s))}, open at {opensAt(evaluation)}
           </Words>
         </Words>
       }
@@ -181,16 +177,7 @@ export function RunSheetScreen({ piece, step, schedule, shelves, outdated, stand
         live={sheet.live}
         timeline={timeline}
       />
-      <RunVerdict
-        segments={segments}
-        firing={firing}
-        evaluation={evaluation}
-        broken={broken}
-        look={step.look}
-        stepId={step.id}
-        older={older}
-        standing={standing}
-      />
+      <RunVerdict segments={segments} firing={firing} evaluation={evaluation} broken={broken} look={step.look} older={older} standing={standing} />
       {paper({ piece, schedule: { ...schedule, segments, result: evaluation }, series: evaluation.simulation.series, unit, start, saving: sheet.queue.saving })}
       <RunPanels piece={piece} step={step} schedule={schedule} shelves={shelves} sheet={sheet} unit={unit} start={start} along={along} />
     </Screen>
@@ -207,14 +194,20 @@ interface RunVerdictProps {
   /** The worst first. */
   broken: Reading[];
   look: Look;
-  stepId: string;
   older: boolean;
   standing: readonly string[];
 }
 
-/** What the whole of it comes to, in sentences. */
-function RunVerdict({ segments, firing, evaluation, broken, look, stepId, older, standing }: RunVerdictProps) {
+const LINES = {
+  glass:
+    'Thin line: surface of the glass; dotted: its core, both calculated. Tension is an estimate for a body free to bow. Check it between crossed polarisers.',
+  empty: 'Thin line: outside of the wall; dotted: its inside, both calculated. Water and smoke are not in it.',
+} as const;
+
+/** What the whole of it comes to: warnings in full, the rest in rows that open. */
+function RunVerdict({ segments, firing, evaluation, broken, look, older, standing }: RunVerdictProps) {
   const units = useUnits();
+  const [first = KEEPS, ...further] = verdictOf(firing, evaluation, units, segments).filter((sentence) => sentence !== KEEPS);
   return (
     <View style={{ padding: space.large, gap: space.small }}>
       {older && <Words bold>The lines below are about the lay-up it was calculated for, not the present one:</Words>}
@@ -223,23 +216,29 @@ function RunVerdict({ segments, firing, evaluation, broken, look, stepId, older,
           {sentence}
         </Notice>
       ))}
-      {verdictOf(firing, evaluation, units, segments).map((sentence) => (
-        <Words key={sentence}>
-          {standing.length > 0 && sentence === KEEPS ? 'The schedule keeps every limit; what is warned of above stands all the same.' : sentence}
-        </Words>
-      ))}
       {broken.map((reading) => (
         <Notice key={`${reading.limit}-${reading.segment}`} tone="warn">
           {`${ROLE_NAMES[segments[reading.segment].role]}: ${brokenSentence(reading, units, firing.look)}`}
         </Notice>
       ))}
-      <Words size="label" tone="muted">
-        {emptyFiringOf(firing)
-          ? 'Thin line: the outside of the wall, dotted: its inside, from the heat simulation. Water and smoke are not in it.'
-          : 'Thin line: skin of the glass, dotted: its core, from the heat simulation. Tension is an estimate for a body free to bow; a look through crossed polarisers tells what is really there.'}
-      </Words>
-      <LookInSigns look={look} />
-      <Caution about={stepId}>{`${WORK_CAUTIONS.kiln} ${RECIPES[look].care}`}</Caution>
+      <Caution about={look}>{`${WORK_CAUTIONS.kiln} ${RECIPES[look].care}`}</Caution>
+      <View style={{ marginHorizontal: -space.large, marginBottom: -space.large }}>
+        <Fold title="Result" about={first} testID="verdict">
+          {() => (
+            <>
+              {further.map((sentence) => (
+                <Words key={sentence}>{sentence}</Words>
+              ))}
+              <Words size="label" tone="muted">
+                {emptyFiringOf(firing) ? LINES.empty : LINES.glass}
+              </Words>
+            </>
+          )}
+        </Fold>
+        <Fold title="At the check" about={`done when ${RECIPES[look].looksLike.right.split(/[,;:]/)[0]}`} testID="signs">
+          {() => <LookInSigns look={look} />}
+        </Fold>
+      </View>
     </View>
   );
 }

@@ -1,4 +1,4 @@
-/** All of the studio as one file: made each day and when asked, and put back. */
+/** All of the studio as one file: made each day and when asked, and restored. */
 import { type AnswerOf, type Backup, type Restored, api } from '@torvin/schema';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { format } from 'date-fns/format';
@@ -72,7 +72,7 @@ export function Backups() {
           onPress={() => downloadFrom('/api/files')}
         />
       </View>
-      <Fold title="Put a backup back" about="or download or delete one" testID="put-back">
+      <Fold title="Restore a backup" about="or download or delete one" testID="put-back">
         {() => <PutBack kept={data.kept} />}
       </Fold>
     </View>
@@ -120,7 +120,7 @@ function PutBack({ kept }: Pick<AnswerOf<typeof api.backups>, 'kept'>) {
             <>
               <Action kind="second" title="Leave it" testID="leave-restore" onPress={() => setAsking(null)} />
               <Action
-                title={restore.isPending ? 'Checking every hash …' : 'Put it back'}
+                title={restore.isPending ? 'Checking every hash …' : 'Restore it'}
                 disabled={restore.isPending}
                 testID="restore"
                 onPress={() => restore.mutate(asking)}

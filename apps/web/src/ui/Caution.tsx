@@ -1,6 +1,6 @@
 /**
- * What to take care of. It stands in full the first time that it is met in a firing, so that it is read; after that as one line
- * that opens, so that it is not scrolled past for ever.
+ * What to take care of. It is in full the first time on this device for each kind of work, and again after 90 days; else one line that
+ * opens. Where the work itself is started, what harms lungs, eyes and hands is always in full.
  */
 import KitListItem from '@rneui/themed/dist/ListItem';
 import { useEffect, useState } from 'react';
@@ -11,30 +11,43 @@ import { Notice, WarningSign } from './Notice';
 import { Words } from './Words';
 
 export interface CautionProps {
-  /** The firing, piece or record that it is met in. */
+  /** The kind of work. */
   about: string;
+  /** The work is started here. */
+  starts?: boolean;
   children: string;
   testID?: string;
 }
 
 const MET = 'torvin.cautions-met';
-/** Enough for years; the oldest are met anew. */
 const REMEMBERED = 400;
+const AGAIN_AFTER_MS = 90 * 24 * 3600e3;
+const HARMS = /respirator|steam|power off|burns? out|burn-out/i;
 
-const met = (): string[] => readStored<string[]>('localStorage', MET) ?? [];
+/** Each with when it was last in full. */
+type Met = readonly (readonly [mark: string, at: number])[];
+
+function met(): Met {
+  const kept = readStored<unknown>('localStorage', MET);
+  const now = Date.now();
+  const isMet = (one: unknown): one is Met[number] => Array.isArray(one) && typeof one[0] === 'string' && typeof one[1] === 'number';
+  return Array.isArray(kept) ? kept.filter(isMet).filter(([, at]) => at <= now && now - at < AGAIN_AFTER_MS) : [];
+}
+
+const isKnown = (mark: string): boolean => met().some(([one]) => one === mark);
 
 /** A caution is known again by how it begins. */
 const markOf = (about: string, text: string): string => `${about} ${text.slice(0, 24)}`;
 
-export function Caution({ about, children, testID }: CautionProps) {
+export function Caution({ about, starts = false, children, testID }: CautionProps) {
   const { colours } = useTheme();
   const mark = markOf(about, children);
-  const [opened, setOpened] = useState<{ mark: string; open: boolean }>(() => ({ mark, open: !met().includes(mark) }));
-  const open = opened.mark === mark ? opened.open : !met().includes(mark);
+  const [opened, setOpened] = useState<{ mark: string; open: boolean }>(() => ({ mark, open: !isKnown(mark) }));
+  const open = (starts && HARMS.test(children)) || (opened.mark === mark ? opened.open : !isKnown(mark));
   useEffect(() => {
-    const before = met();
-    if (!before.includes(mark)) writeStored('localStorage', MET, [...before, mark].slice(-REMEMBERED));
-    setOpened((now) => (now.mark === mark ? now : { mark, open: !before.includes(mark) }));
+    const isNew = !isKnown(mark);
+    if (isNew) writeStored('localStorage', MET, [...met(), [mark, Date.now()]].slice(-REMEMBERED));
+    setOpened((now) => (now.mark === mark ? now : { mark, open: isNew }));
   }, [mark]);
   if (open)
     return (

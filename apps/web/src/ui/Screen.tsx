@@ -86,6 +86,8 @@ export function ListScreen<T>({ items, keyOf, renderItem, before, onNearEnd, pla
   useEffect(() => {
     if (headHeight === 0 || row === asked.current || row >= items.length) return;
     asked.current = row;
+    // It is there already, perhaps by half a row.
+    if (row === shown.current) return;
     shown.current = row;
     list.current?.scrollToOffset({ offset: row === 0 ? 0 : headHeight + row * rowHeight, animated: false });
   }, [row, items.length, headHeight, rowHeight]);

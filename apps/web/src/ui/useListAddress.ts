@@ -58,20 +58,21 @@ export function useListAddress<Q extends ListQuery>(of: AddressOf<Q>): ListAddre
   const asked = useAsked(of);
   const address = searchOf(of, asked);
   const [query, setQuery] = useState(asked);
-  // What this pane wrote last: any other address came from outside, by the way back or a link.
-  const written = useRef(address);
+  // What this pane wrote, from the address that it last saw on: any other came from outside, by the way back or a link. Where the page is
+  // slow, more than one is on its way.
+  const written = useRef([address]);
   useEffect(() => {
-    if (address === written.current) return;
-    written.current = address;
-    setQuery(asked);
+    const own = written.current.lastIndexOf(address);
+    written.current = own < 0 ? [address] : written.current.slice(own);
+    if (own < 0) setQuery(asked);
   }, [address, asked]);
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   const write = useCallback(
     (next: Q): void => {
       clearTimeout(timer.current);
       timer.current = setTimeout(() => {
-        if (searchOf(of, next) === written.current) return;
-        written.current = searchOf(of, next);
+        if (searchOf(of, next) === written.current.at(-1)) return;
+        written.current.push(searchOf(of, next));
         router.setParams(of.params(next) as never);
       }, SETTLES_MS);
     },
