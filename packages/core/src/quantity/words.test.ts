@@ -213,7 +213,7 @@ describe('a blank for a form', () => {
     );
     const last = { across_m: 0.32, along_m: 0.42, over: { door_m: 0, back_m: 0, left_m: 0, right_m: 0 } };
     expect(said({ ...deep, last }, METRIC, 0.003).cautions.join(' ')).toMatch(
-      /3 mm of glass takes [\d.]+ mm in this firing before its edge hangs: it may hook over the rim/,
+      /In this firing 3 mm of glass takes [\d.]+ mm before its edge hangs: it may hook over the rim/,
     );
     expect(said(bowl).cautions).toEqual([]);
   });
