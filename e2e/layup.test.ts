@@ -318,6 +318,8 @@ test('a laid-up piece has its schedule in two taps and its key-in sheet in one m
   await me.sees('next-act', /^Plan a firing$/);
   await me.press('next-act');
   await me.find('step-planner');
+  // It comes into sight.
+  await me.page.waitForFunction(() => (document.querySelector('[data-testid="step-planner"]')?.getBoundingClientRect().top ?? 999) < 200, { timeout: 10_000 });
   await me.press('compute');
   await me.find('run-row-0');
   await me.press('open-key-in');

@@ -92,6 +92,7 @@ import { useLayup } from '@/layup/useLayup';
 import { usePiecesHref } from './usePiecesQuery';
 
 const DRAWING_HEIGHT = 210;
+const OPENED_AFTER_MS = 60;
 
 export interface PiecePaneProps {
   id: string;
@@ -170,7 +171,10 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
   };
   const setUp = useRef<View>(null);
   useEffect(() => {
-    if (asked > 0) elementOf(setUp)?.scrollIntoView({ block: 'start' });
+    if (asked === 0) return;
+    // Once what is in the row is there: before, the page has no room to scroll.
+    const timer = setTimeout(() => elementOf(setUp)?.scrollIntoView({ block: 'start' }), OPENED_AFTER_MS);
+    return () => clearTimeout(timer);
   }, [asked]);
   const plans = usePlanFiring(piece.id, shelves);
   async function compute(step: Step): Promise<boolean> {
