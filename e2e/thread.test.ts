@@ -133,7 +133,7 @@ describe('the thread, at 390 × 844', () => {
       expect(await beadValue(2)).toBeGreaterThan(before.value + 20);
       expect(await me.has('segment-sheet')).toBe(false);
     });
-    await me.sees('segment-sheet', /it will go past/);
+    await me.sees('segment-sheet', /It will go too far/);
     await me.sees('schedule-state', /^changed by hand$/);
     expect(await me.text('live-length')).not.toBe(before.length);
     await me.sees('broken-limits', /^Work: heat work \d+ % of \d+–\d+/);

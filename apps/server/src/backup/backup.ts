@@ -154,7 +154,7 @@ export async function unpackChecked(archive: string, into: string, schemaKnown: 
     const manifest = await unpack(archive, (name) => join(into, name));
     const { schema } = lookInto(join(into, DATABASE_NAME));
     if (schema > schemaKnown) {
-      const message = `The backup is of a newer Torvin (its database is at ${schema}, this program knows ${schemaKnown}): start the newer one to put it back. Your data is unchanged.`;
+      const message = `The backup is of a newer Torvin (its database is at ${schema}, this program knows ${schemaKnown}): start the newer one to restore it. Your data is unchanged.`;
       throw new ProblemError({ code: 'newer', path: '', message });
     }
     const driver = new Driver(join(into, DATABASE_NAME));

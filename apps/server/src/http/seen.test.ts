@@ -97,7 +97,7 @@ test('what spoke against it when it was started stays on the record: a limit, an
   expect([changed.status, changed.body.message]).toEqual([200, undefined]);
   const hot = await scheduled({ ...again, piece: changed.body, step });
   const fired = await told(hot, 0, { firedAt: NOW });
-  expect(fired.accepted.join(' ')).toMatch(/it will go past, and then the edge stands on the shelf/);
+  expect(fired.accepted.join(' ')).toMatch(/It will go too far: the edge stands on the shelf/);
   expect(fired.accepted.join(' ')).toMatch(/It will grip/);
   expect((await server.ask('GET', `/api/firings/${fired.id}`)).body.firing.accepted).toEqual(fired.accepted);
 });

@@ -105,7 +105,7 @@ export function BodyFigures({ body, next, work_perPa, shelves }: Pick<BodyFigure
         <FigureBlock label="rim moves" value={shown.moves} note={isForFiring ? 'in this firing' : 'if left to flow'} testID="figure-rim" />
       )}
       <Hidden>
-        <Words>{`, or ${text(others.deep)}, ${text(others.heavy)}, ${text(others.moves)}`}</Words>
+        <Words>{`, or ${[others.deep, others.heavy, ...(takesOtherForm(next) ? [] : [others.moves])].map(text).join(', ')}`}</Words>
       </Hidden>
     </Pressable>
   );

@@ -16,7 +16,7 @@ const FULL_S = 5;
 
 function judge(error: unknown): Verdict {
   if (error instanceof ApiProblem && error.status === 0) return { kind: 'silent' };
-  // Your data is unchanged: it waits until there is room.
+  // Nothing has been saved: it waits until there is room.
   if (error instanceof ApiProblem && error.problem.code === 'disk-full') {
     noteDisk('full');
     return { kind: 'busy', after_s: FULL_S };

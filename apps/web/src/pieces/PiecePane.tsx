@@ -1,7 +1,6 @@
 /** One piece: its journey, the body at the step that is looked at on the drawing, its figures, whether it fits, its firings. */
 import { footprintWords } from '@torvin/core/body';
-import { hottestSegment } from '@torvin/core/heat';
-import { aimedWork, ghostOf, neededWork, RECIPES, emptyItemOf } from '@torvin/core/look';
+import { ghostOf, RECIPES, emptyItemOf } from '@torvin/core/look';
 import {
   changeLayer,
   drawnBody,
@@ -15,23 +14,14 @@ import {
   type PlannedStep,
   bodyProfile,
   removeLayer,
-  glassIdsIn,
   shapingOf,
-  snapshotOf,
   stepName,
   stepWords,
-  standingWarnings,
   standsAs,
-  tellDone,
   turnLayer,
-  facesHazed,
-  type LaidTurn,
-  type Left,
-  leftOn,
-  turnOf,
 } from '@torvin/core/piece';
-import type { Body } from '@torvin/core/schedule';
-import { type Piece, type PieceDoc, type Schedule, type Shelves, type Step, nextStep } from '@torvin/schema';
+import { wearOf } from '@torvin/core/release';
+import { type Piece, type Shelves, type Step, nextStep } from '@torvin/schema';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { View } from 'react-native';
@@ -50,25 +40,20 @@ import { Waiting } from '@/ui/Loading';
 import { MeasuredWidth } from '@/ui/MeasuredWidth';
 import { Notice } from '@/ui/Notice';
 import { type Back, Screen } from '@/ui/Screen';
-import { Tick } from '@/ui/Tick';
 import { Words } from '@/ui/Words';
 import { useIsLow } from '@/ui/useWidth';
 import { facesDiffer, glassOf } from '@/shelves/everyGlass';
 import { AddLayer } from '@/layup/AddLayer';
 import { AddStep } from '@/journey/AddStep';
-import { BodyFigures, BodyHistory, Touching, historyVerdict } from '@/journey/BodyFigures';
+import { BodyFigures } from '@/journey/BodyFigures';
 import { layersWords } from '@/layup/describe';
-import { FitNotes } from '@/layup/FitNotes';
 import { HandStep } from '@/journey/HandStep';
 import { JourneyStrip, type StripStep } from '@/journey/JourneyStrip';
-import { LayerRows } from '@/layup/LayerRows';
 import { BodyViews, type BodyView } from '@/journey/BodyViews';
 import { LayerSheet } from '@/layup/LayerSheet';
 import { ownLayers } from '@/layup/ownLayers';
-import { MadeNotes } from '@/layup/MadeNotes';
 import { PartSheet } from '@/layup/PartSheet';
 import { PlanPanel } from '@/layup/PlanPanel';
-import { KeepMade } from '@/journey/KeepMade';
 import { QueueNotice } from './QueueNotice';
 import { FiringSetUp, runHref } from '@/journey/FiringSetUp';
 import { StepInForm, formedIn } from '@/planner/StepInForm';
@@ -77,17 +62,16 @@ import { OnPaper } from '@/paper/OnPaper';
 import { paperPages } from '@/paper/paperPages';
 import { piecePaper } from './piecePaper';
 import { useFit } from '@/layup/useFit';
-import { type Journey, useJourney } from '@/journey/useJourney';
+import { useJourney } from '@/journey/useJourney';
 import { AnotherLike } from './AnotherLike';
 import { NextActBar } from './NextActBar';
 import { PieceMenu } from './PieceMenu';
+import { HistoryRows, LayRows } from './PieceRows';
+import { leftBefore, useFiringWork, useFormWarnings } from './pieceFiring';
 import { OutdatedNotice } from '@/planner/OutdatedNotice';
 import { useOutdated } from '@/planner/useOutdated';
 import { usePlanFiring } from '@/planner/usePlanFiring';
-import { wearOf } from '@torvin/core/release';
 import { useFormNow } from '@/data/forms';
-import { useMadeStock } from '@/data/made';
-import { isShort } from '@/shelves/leftWords';
 import { useLayup } from '@/layup/useLayup';
 import { usePiecesHref } from './usePiecesQuery';
 
@@ -191,9 +175,8 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
   const outdated = useOutdated(doc, isNew ? null : firing, mine, shelves, piece.fired);
   const here = journey.steps[journey.at] as StripStep | undefined;
   const hand = step && step.kind !== 'fire' && (step.kind !== 'lay' || journey.at > 0) ? step : null;
-  const turns = turnsBefore(doc, piece.turns, journey);
-  const ofForm = useFormWarnings(doc, isNew ? undefined : firing, mine, shelves);
-  const formWarning = ofForm.find((words) => !here?.warnings.includes(words)) ?? null;
+  const ofForm = useFormWarnings(doc, isNew ? undefined : firing, mine, shelves, piece.fired);
+  const formWarning = ofForm.length > 0 ? ofForm[0] : null;
   const formNow = useFormNow(isNew ? undefined : firing.setup.form?.id, shelves);
   const wornOut = formNow?.coats.some(({ coat, release, since }) => wearOf(release, since, coat.scratched) === 'recoat') ?? false;
   // The gravest stands in full on top; the others in the row that they belong to.
@@ -234,26 +217,13 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
       </Notice>
     )),
   ];
-  const setUpWarns = warnings.length > 1 || (firing !== undefined && piece.fired[firing.id] === undefined && (ofForm.length > 1 || wornOut));
-  const takes = shelves.made.filter(({ id }) => glassIdsIn(doc).includes(id));
-  const stock = useMadeStock(takes.length > 0);
-  const isShortOf = stock !== null && takes.some((one) => isShort(stock(one).left_kg, one));
-  const keptMade = shelves.made.filter(({ from }) => from?.pieceId === piece.id);
-  const keep = !beside && step && (
-    <KeepMade
-      key={`kept after ${step.id}`}
-      piece={{ id: piece.id, name: layup.name }}
-      after={journey.steps.slice(0, journey.at + 1)}
-      turns={turnsBefore(doc, piece.turns, journey, true)}
-      shelves={shelves}
-    />
-  );
-  const hasMade = takes.length + keptMade.length > 0;
-  // What was kept while the page is open is in sight at once.
-  const [keptBefore] = useState(keptMade.length);
-  const showsMade = isShortOf || keptMade.length > keptBefore;
+  const isToCome = firing !== undefined && piece.fired[firing.id] === undefined;
+  const setUpWarns = warnings.length > 1 || ofForm.length > 1 || (isToCome && wornOut);
   const isLow = useIsLow();
-  const next = !beside && (all.length > 0 || firing) && (
+  // Where the choices are open, their own button does it.
+  const [isChoosing, setChoosing] = useState(false);
+  const isPlanning = isChoosing && (isNew || firing.scheduleId === null);
+  const next = !beside && !isPlanning && (all.length > 0 || firing) && (
     <NextActBar
       piece={piece}
       firing={isNew ? undefined : firing}
@@ -453,39 +423,10 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
           </Fold>
         )}
         {hasGlass && laying && (
-          <>
-            <Fold title={fit?.title ?? 'Fit'} about={fit?.about ?? 'Judging the fit …'} testID="fits" opened={fit?.warns} warns={fit?.warns}>
-              {() => (
-                <>
-                  <FitNotes fit={fit} />
-                  <Touching body={shown} shelves={shelves} />
-                </>
-              )}
-            </Fold>
-            <Fold title={capital(layersWords(shown.layers.length))} about={[...names].reverse().join(' · ')} testID="layers">
-              {() => (
-                <>
-                  <LayerRows
-                    laid={shown.layers}
-                    own={own}
-                    layers={layers}
-                    names={names}
-                    selected={chosen}
-                    onSelect={setSelected}
-                    onMove={(id, to) => layup.edit(moveLayer(doc, id, to))}
-                  />
-                  {step?.kind === 'lay' && journey.at === 0 && (
-                    <Tick
-                      on={step.doneAt !== undefined}
-                      title="Laid up"
-                      testID="laid-up"
-                      onPress={() => layup.edit(tellDone(doc, step.id, step.doneAt === undefined ? Date.now() : null))}
-                    />
-                  )}
-                </>
-              )}
-            </Fold>
-          </>
+          <LayRows
+            {...{ layup, shelves, fit, layers, names, own, body: shown, selected: chosen, onSelect: setSelected }}
+            first={journey.at === 0 && step?.kind === 'lay' ? step : null}
+          />
         )}
         <View ref={setUp} />
         <Fold
@@ -499,6 +440,7 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
           }
           testID="set-up"
           opened={asked || setUpWarns}
+          onOpen={setChoosing}
           warns={setUpWarns}
         >
           {() => (
@@ -521,74 +463,8 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
             </>
           )}
         </Fold>
-        {hasGlass && (
-          <Fold title="History" about={historyVerdict({ body: shown, turns, shelves }, units)} testID="history">
-            {() => (
-              <>
-                {!laying && <Touching body={shown} shelves={shelves} />}
-                <BodyHistory body={shown} after={journey.steps.slice(0, journey.madeBy)} next={firing} turns={turns} shelves={shelves} />
-                {!hasMade && keep}
-              </>
-            )}
-          </Fold>
-        )}
-        {hasGlass && hasMade && (
-          <Fold title="Made glass" about={[...takes, ...keptMade].map(({ name }) => name).join(' · ')} testID="made" opened={showsMade} warns={isShortOf}>
-            {() => (
-              <>
-                <MadeNotes doc={doc} shelves={shelves} />
-                {keep}
-              </>
-            )}
-          </Fold>
-        )}
+        {hasGlass && <HistoryRows {...{ layup, piece, shelves, journey, firing, beside }} />}
       </View>
     </Screen>
   );
-}
-
-/** What the firing before the next step leaves on the glass: by how hot its schedule goes, and how it came out where that was told. */
-function leftBefore({ journey: steps, dammed }: PieceDoc, told: Piece['turns'], { at, schedules }: Journey, { releases }: Shelves): Left[] {
-  const step = firingsOf({ journey: steps.slice(0, at + 1) }).at(-1);
-  if (!step) return [];
-  const schedule = schedules.find(({ id }) => id === step.scheduleId);
-  const top_C = Math.max(...(schedule?.segments ?? []).map(({ target_C }) => target_C), 0);
-  const hazed = told.findLast(({ stepId }) => stepId === step.id)?.seen.includes('devitrified') ?? false;
-  return leftOn({ step, top_C, dammed, hazed, releases });
-}
-
-/** Its turns in the kiln up to the step that is looked at: as they ran, of a firing that had none yet as its schedule is to run. withIt: also where that is the step itself. */
-function turnsBefore({ journey: steps }: PieceDoc, told: Piece['turns'], { at, schedules }: Journey, withIt = false): LaidTurn[] {
-  const faces = facesHazed(steps.slice(0, at + 1));
-  return firingsOf({ journey: steps.slice(0, at + 1) }).flatMap(({ id, scheduleId }) => {
-    const on = faces.get(id);
-    const own = told.filter(({ stepId }) => stepId === id).map((turn): LaidTurn => ({ ...turn, on }));
-    if (own.length > 0 || (steps[at].id === id && !withIt)) return own;
-    const schedule = schedules.find((one) => one.id === scheduleId);
-    return schedule ? [{ ...turnOf(schedule.result), on }] : [];
-  });
-}
-
-/** What speaks against a planned firing in or over its form: that the blank hooks, that glass grips, that it stands over the shelf. */
-function useFormWarnings(doc: PieceDoc, step: Step | undefined, schedule: Schedule | undefined, shelves: Shelves): readonly string[] {
-  const units = useUnits();
-  return useMemo(() => {
-    if (!step) return [];
-    const hottest_C = schedule ? schedule.segments[hottestSegment(schedule.segments)].target_C : null;
-    return standingWarnings(doc, step, shelves, units, { hottest_C, work_perPa: schedule?.result.work_perPa.mean ?? null });
-  }, [doc, step, schedule, shelves, units]);
-}
-
-/** The firing as it is planned, and the heat work it does: by its schedule where it has one, by its aim else. */
-function useFiringWork(doc: PieceDoc, step: Step | undefined, shelves: Shelves): { body: Body; work_perPa: number } | null {
-  const { data: schedule } = useSchedule(step?.scheduleId);
-  return useMemo(() => {
-    if (!step) return null;
-    const snapshot = snapshotOf(doc, step, shelves);
-    if (!snapshot.ok) return null;
-    const { body, limits, setup, look } = snapshot.value.firing;
-    if (body.glasses.length === 0) return null;
-    const needed = neededWork(body, look, limits.works_perPa, setup.shaping);
-    return { body, work_perPa: schedule?.stepId === step.id ? schedule.result.work_perPa.mean : needed.ok ? aimedWork(look, needed.value) : 0 };
-  }, [doc, step, shelves, schedule]);
 }

@@ -18,17 +18,20 @@ export interface FoldProps {
   testID: string;
   /** Opens by itself when this comes or changes: something in it must be seen. It can be closed again. */
   opened?: boolean | number;
+  /** Told when it opens or closes. Must keep its identity between renders. */
+  onOpen?(open: boolean): void;
   /** Has a problem: the row shows its sign, open or closed. */
   warns?: boolean;
   children: () => ReactNode;
 }
 
-export function Fold({ title, about, testID, opened = false, warns = false, children }: FoldProps) {
+export function Fold({ title, about, testID, opened = false, onOpen, warns = false, children }: FoldProps) {
   const { colours } = useTheme();
   const [open, setOpen] = useState(Boolean(opened));
   useEffect(() => {
     if (opened) setOpen(true);
   }, [opened]);
+  useEffect(() => onOpen?.(open), [open, onOpen]);
   const toggle = useCallback(() => setOpen((now) => !now), []);
   return (
     <View style={{ borderTopWidth: 1, borderColor: colours.line }}>
@@ -50,7 +53,7 @@ const FoldHead = memo(function FoldHead({
   open,
   warns,
   onToggle,
-}: Omit<FoldProps, 'children' | 'opened'> & { open: boolean; onToggle(): void }) {
+}: Omit<FoldProps, 'children' | 'opened' | 'onOpen'> & { open: boolean; onToggle(): void }) {
   const { colours } = useTheme();
   return (
     <KitListItem role="button" aria-expanded={open} onPress={onToggle} testID={`fold-${testID}`} containerStyle={{ paddingHorizontal: space.large }}>

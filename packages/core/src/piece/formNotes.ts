@@ -125,7 +125,7 @@ function intoHollow({ shape }: HeldForm, firing: FiringCase, long: Long): Own {
   const hooks = stands > told.value.bears_m + SEEN_M;
   if (hooks)
     warns.push(
-      `It stands out ${long(stands)} over the rim, and this thickness bears ${long(told.value.bears_m)} before its edge hangs: it may hook before it slides in. The largest that slides in is ${size}.`,
+      `It stands out ${long(stands)} over the rim, and this thickness takes ${long(told.value.bears_m)} before its edge hangs: it may hook before it slides in. The largest that slides in is ${size}.`,
     );
   const depth_m = depthOf(shape);
   const touch = firstTouch(inside.value, rim / 2, depth_m);
@@ -211,7 +211,7 @@ function hotFor({ name, shape }: HeldForm, hottest_C: number | null, units: Unit
   const { top_C } = materialOf(shape);
   if (hottest_C === null || hottest_C <= top_C) return [];
   return [
-    `'${name}' bears ${text(formatTemperature(top_C, units.temperature))}; this firing goes to ${text(formatTemperature(hottest_C, units.temperature))}.`,
+    `'${name}' is good for ${text(formatTemperature(top_C, units.temperature))}; this firing goes to ${text(formatTemperature(hottest_C, units.temperature))}.`,
   ];
 }
 

@@ -30,7 +30,7 @@ export {
 } from './document';
 export { asJourney, type EarlierDocument, FIRST_LAID_ID, firingOf, firingsOf, isLaying, laidLayers, layingOf, placeOf, withStep } from './journey';
 export { untoldBefore, untoldWords } from './untold';
-export { type FitAsked, fitBefore, fitWarnings, standingWarnings } from './standing';
+export { type FitAsked, fitBefore, fitWarnings, formWarnings, standingWarnings } from './standing';
 export { journeyWarnings, type WorkOf } from './journeyWarnings';
 export { type AfterStep, applySteps } from './applySteps';
 export { type BodyNow, bodyOf, isOnePiece, isSealed, massNow, nothingYet } from './bodyNow';

@@ -40,7 +40,7 @@ describe('what stands against a firing', () => {
     const soft = { ...form, material: 'earthenware', top_C: 600 } as const;
     const step = fire('s', 'slump', { kind: 'inMould', paper: false, form: heldForm(soft) });
     const of = (hottest_C: number | null): string => standingWarnings(doc(0.2, step), step, { ...shelf, forms: [soft] }, METRIC, { hottest_C }).join(' ');
-    expect(of(640)).toMatch(/bears 600 °C; this firing goes to 640 °C/);
+    expect(of(640)).toMatch(/is good for 600 °C; this firing goes to 640 °C/);
     expect(of(590)).toBe('');
     expect(of(null)).toBe('');
   });

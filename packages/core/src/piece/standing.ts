@@ -16,8 +16,8 @@ import { sideBySide } from './touching';
 import { type Shelf, glassName, namedGlasses } from './shelf';
 import { snapshotOf } from './snapshot';
 
-/** Of the form that a firing stands in: blank, grip, heat, shelf. hottest_C: of its schedule, where it has one. */
-function ofForm(doc: PieceDocument, step: PlannedStep, shelf: Shelf, units: Units, hottest_C: number | null): string[] {
+/** What speaks against the form of a firing: blank, grip, heat, shelf. hottest_C: of its schedule, where it has one. */
+export function formWarnings(doc: PieceDocument, step: PlannedStep, shelf: Shelf, units: Units, hottest_C: number | null): string[] {
   if (!step.setup.form) return [];
   const snapshot = snapshotOf(doc, step, shelf);
   if (!snapshot.ok) return [];
@@ -39,7 +39,7 @@ export function standingWarnings(
   const glasses = namedGlasses(shelf);
   const place = placeOf(doc, step.id);
   const before = applySteps({ ...doc, journey: doc.journey.slice(0, place) }, glasses).at(-1);
-  return [...ofForm(doc, step, shelf, units, hottest_C), ...(before ? undoingWarnings(step, before.body, glasses, units, work_perPa) : [])];
+  return [...formWarnings(doc, step, shelf, units, hottest_C), ...(before ? undoingWarnings(step, before.body, glasses, units, work_perPa) : [])];
 }
 
 /** The fit of what lies there before a firing. */

@@ -43,5 +43,5 @@ test('scratched, or hotter than it bears, it is to be renewed whatever its count
   expect(wearOf(primer, since(0), true)).toBe('recoat');
   expect(wearWords(primer, since(1), true, METRIC)).toMatch(/^It is scratched or bare: recoat before glass lies on it\. One firing since/);
   expect(wearOf(primer, since(1, 0, 860), false)).toBe('recoat');
-  expect(wearWords(primer, since(1, 0, 860), false, METRIC)).toBe('It was fired to 860 °C, and Shelf primer bears 850 °C: recoat it. One firing since.');
+  expect(wearWords(primer, since(1, 0, 860), false, METRIC)).toBe('It was fired to 860 °C, and Shelf primer is good for 850 °C: recoat it. One firing since.');
 });

@@ -71,7 +71,7 @@ export function wearWords(life: CoatLife, since: FiredSince, scratched: boolean,
   const stuck = heldIt(since);
   if (stuck > 0) return `Glass ${stuck === 1 ? 'stuck or broke on it once' : `stuck or broke on it ${stuck} times`} since: recoat it. ${had}; ${lasts}.`;
   if (since.hottest_C !== null && since.hottest_C > top_C)
-    return `It was fired to ${degrees(since.hottest_C)}, and ${name} bears ${degrees(top_C)}: recoat it. ${had.split(',')[0]}.`;
+    return `It was fired to ${degrees(since.hottest_C)}, and ${name} is good for ${degrees(top_C)}: recoat it. ${had.split(',')[0]}.`;
   switch (wearOf(life, since, scratched)) {
     case 'recoat':
       return `${had}; ${lasts}: recoat it.${maySkip(since)}`;

@@ -409,7 +409,7 @@ describe('heat work is one percentage with its band', () => {
       // A hundred degrees too hot goes past it in every kind, and is told with what that does to the piece.
       const past = evaluate(firing, hotter(plan, 100));
       const broken = brokenOf(past.readings).find(({ limit }) => limit === 'workMost')!;
-      expect(brokenSentence(broken, METRIC, look)).toContain(`it will go past, and then ${RECIPES[look].looksLike.late}.`);
+      expect(brokenSentence(broken, METRIC, look)).toContain(`It will go too far: ${RECIPES[look].looksLike.late}.`);
     },
   );
 

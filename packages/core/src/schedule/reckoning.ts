@@ -221,10 +221,10 @@ function linesOf(question: Question): string[] {
     case 'shelfPace':
       return [
         `A shelf or mould ${text(formatLength(stand.long_m, units.length))} long and ${text(formatLength(stand.thick_m, units.length))} thick${firing.setup.stand ? '' : ', taken to be no larger than what lies on it'}.`,
-        `One of ${text(formatLength(SHELF_REFERENCE_M, units.length))}, ${text(formatLength(SHELF_M, units.length))} thick, bears ${text(formatRate(limits.shelf_C_per_h ?? 0, units.temperature))}. That falls with the power 1.5 of the length up to half a metre. A thicker shelf climbs slower in proportion.`,
+        `One of ${text(formatLength(SHELF_REFERENCE_M, units.length))}, ${text(formatLength(SHELF_M, units.length))} thick, takes ${text(formatRate(limits.shelf_C_per_h ?? 0, units.temperature))}. That falls with the power 1.5 of the length up to half a metre. A thicker shelf climbs slower in proportion.`,
         ...(stand.bears === undefined || stand.bears === 1
           ? []
-          : [`Its material bears ${stand.bears.toFixed(2)} times the rate of cordierite, by how it evens out over how it swells.`]),
+          : [`Its material takes ${stand.bears.toFixed(2)} times the rate of cordierite, by how it evens out over how it swells.`]),
         `It counts up to ${text(formatTemperature(SHELF_PAST_C, units.temperature))}. Typical: what its maker says stands above it.`,
       ];
     case 'mouldPace': {
@@ -303,7 +303,7 @@ function plainly({ limit }: Reading): string {
     case 'kilnTop':
       return 'Ask no kiln for more than it was built for.';
     case 'opening':
-      return 'Room air is a shock to glass that is not yet cold: the skin shrinks at once, the middle does not. Thick work bears less of it.';
+      return 'Room air is a shock to glass that is not yet cold: the skin shrinks at once, the middle does not. Thick work takes less of it.';
     case 'filled':
       return 'Hot glass sinks and fills a mould from its floor. Where there is too little, the top of the piece is missing.';
     case 'heldThrough':

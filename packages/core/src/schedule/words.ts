@@ -205,11 +205,11 @@ export function brokenSentence(reading: Reading, { temperature: unit, length }: 
     case 'kilnPace':
       return `${text(formatRate(value, unit))} is asked; over this way the kiln makes ${text(formatRate(allowed, unit))}, so the firing takes longer than it says.`;
     case 'shelfPace':
-      return `${text(formatRate(value, unit))} is faster than a shelf or mould of this size bears, by ${text(formatRate(value - allowed, unit))}: it may crack, and the glass with it. Slow down.`;
+      return `${text(formatRate(value, unit))} is too fast for a shelf or mould of this size, by ${text(formatRate(value - allowed, unit))}. It may crack, and the glass with it: slow down.`;
     case 'mouldPace':
-      return `${text(formatRate(value, unit))} is faster than a mould with this wall bears, by ${text(formatRate(value - allowed, unit))}: it may crack and let the glass out. Slow down.`;
+      return `${text(formatRate(value, unit))} is too fast for a mould with this wall, by ${text(formatRate(value - allowed, unit))}. It may crack and let the glass out: slow down.`;
     case 'shelfTop':
-      return `${over} above what the shelf, board or mould it lies on bears.`;
+      return `${over} above the limit of the shelf, board or mould under it.`;
     case 'coatPace':
       return `${text(formatRate(value, unit))} is too fast while the binder under the glass burns out, by ${text(formatRate(value - allowed, unit))}: it may lift or smoke into the glass. Slow down.`;
     case 'coatTop':
@@ -227,7 +227,7 @@ export function brokenSentence(reading: Reading, { temperature: unit, length }: 
     case 'workLeast':
       return `Heat work is ${percent(bandOf(reading).shown)}, and ${aim} needs ${percent(bandOf(reading).least)} at least: it will fall short.`;
     case 'workMost':
-      return `Heat work is ${percent(bandOf(reading).shown)}, and ${aim} bears ${percent(bandOf(reading).most)} at most: it will go past, and then ${RECIPES[look].looksLike.late}.`;
+      return `Heat work is ${percent(bandOf(reading).shown)} (${aim} takes up to ${percent(bandOf(reading).most)}). It will go too far: ${RECIPES[look].looksLike.late}.`;
     case 'coating':
       return `The bare coating spends ${text(formatDuration(value - allowed))} too long between setting and sticking: it may lift. Cap it, turn it face down, or accept that it may.`;
     case 'haze':
