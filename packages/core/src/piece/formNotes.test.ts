@@ -109,7 +109,9 @@ test('a dam: what it leaves inside its liner, and what is laid otherwise', () =>
 });
 
 test('a form that the firing is too hot for is said; what lies between is as thick as its release', () => {
-  expect(told(held({ material: 'mildSteel' }), disc(0.37), { hottest_C: 800 }).warns.join(' ')).toMatch(/'Basin' is good for 780 °C; this firing goes to 800 °C/);
+  expect(told(held({ material: 'mildSteel' }), disc(0.37), { hottest_C: 800 }).warns.join(' ')).toMatch(
+    /'Basin' is good for 780 °C; this firing goes to 800 °C/,
+  );
   const releases = [
     { id: 'p', name: 'Paper', kind: 'paper' as const, weight_kg_m2: 0.4, top_C: 800 },
     { id: 'w', name: 'Primer', kind: 'primer' as const, top_C: 850 },
