@@ -60,6 +60,7 @@ test('a controller with a way of its own is made, refused where it cannot be, an
 
   await me.goToPiece('Plaque no. 14', studio.address);
   await me.press('change-step');
+  await me.press('fold-in');
   const [box] = await me.ofAll('[data-testid^="controller-"]', (nodes) =>
     nodes.filter((node) => node.innerText.includes('Workshop box')).map((node) => node.getAttribute('data-testid') ?? ''),
   );
@@ -187,7 +188,7 @@ async function greyBoxIs(choice: string): Promise<void> {
   await me.press('open-key-in');
 }
 
-test('a controller said to ask in another order is keyed in that order at once, though nothing is computed anew', async () => {
+test('a controller said to ask in another order is keyed in that order at once, though nothing is calculated anew', async () => {
   await greyBoxIs('controller-order-targetFirst');
   await me.reads('It asks for the target first.');
   expect(await me.has('outdated')).toBe(false);

@@ -43,7 +43,7 @@ describe.each([
   });
 });
 
-test('the first piece is laid up, computed and put on the Bench from nothing', async () => {
+test('the first piece is laid up, calculated and put on the Bench from nothing', async () => {
   const me = await Visitor.open(here.browser, PHONE);
   await open(me, '/shelves');
   // A studio that thinks in inches and ounces: a bare number is in them.
@@ -66,8 +66,9 @@ test('the first piece is laid up, computed and put on the Bench from nothing', a
   await me.press('figure-mass');
   await me.sees('figure-mass', /^mass 155 g/);
   await me.expectSound('a piece in inches');
+  await me.openPlan();
   await me.press('compute');
-  await me.sees('schedule-state', /^as computed$/);
+  await me.sees('schedule-state', /^as calculated$/);
   await me.press('open-key-in');
   await me.press('start-firing');
   await me.press('start-all-the-same');

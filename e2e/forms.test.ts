@@ -89,6 +89,8 @@ test('a mould is written down, its nonsense refused at its measure; a blank too 
   expect(await me.has('form-warning')).toBe(false);
   await me.press('compute');
   await maker.fired();
+  await me.page.goto(maker.address);
+  await me.press('journey-1');
   await me.sees('in-form', /200 mm/);
   expect(await me.of('main, [role="main"]', (node) => node.innerText)).toMatch(/in a mould, Shore dish/);
   await me.press('open-run');
@@ -189,6 +191,7 @@ test('a firing by typed measures of before opens as one by its measures', async 
   const journey = await me.ofAll('[data-testid^="journey-"]', (nodes) => nodes.map((node) => node.dataset.testid ?? ''));
   await me.press(journey.filter((one) => /journey-\d/.test(one)).at(-1) ?? '');
   await me.press('change-step');
+  await me.find('form-none');
   expect(await me.of('[data-testid="form-none"]', (node) => node.getAttribute('aria-checked'))).toBe('true');
   expect(await me.of('[data-testid="shape-span"]', (node) => (node as unknown as HTMLInputElement).value)).toBe('220 mm');
   expect(await me.of('[data-testid="shape-depth"]', (node) => (node as unknown as HTMLInputElement).value)).toBe('45 mm');
@@ -220,7 +223,7 @@ test('a former is recoated after the Bench has asked for it; the step in it says
   await me.page.goto(`${studio.address}/shelves/forms/tray-small`);
   await me.sees('form-coat', /One firing since, none over \d+ °C; Mould primer lasts 4 firings, 12 below 700 °C/);
   await me.press('plan-drying');
-  await me.find('step-planner');
+  await me.find('plan-bar');
   await me.reads('Drying of Tray mould, small');
   await me.press('compute');
   await me.find('run-row-0');
@@ -236,10 +239,10 @@ test('a piece that is stuck on its former is told so, and warmed upside down unt
   await me.page.goto(`${studio.address}/shelves/forms/${id}`);
   await me.sees('try-clear', /Try it with a clear blank/);
   await me.press('try-clear');
-  await me.find('step-planner');
+  await me.find('plan-bar');
   await me.reads('Clear trial, Tile drum');
   await until(() => said('form-note'), /hanging, its edge is 5 mm clear of the shelf/);
-  maker.address = me.page.url().split('?')[0];
+  maker.address = me.page.url().split('/fire?')[0];
   await me.press('compute');
   await me.find('run-row-0');
   const { doc } = await (await fetch(`${studio.address}/api/pieces/${maker.address.split('/').at(-1)}`)).json();
@@ -257,6 +260,7 @@ test('a piece that is stuck on its former is told so, and warmed upside down unt
   await me.sees('firing-released', /^Stuck, Tile drum\.$/);
   await me.press('free-it');
   await me.press('plan-rescue');
+  await me.find('plan-bar');
   await me.find('turned-form');
   await me.sees('rescue', /from about 497 °C on.*room below/s);
   await me.expectSound('the firing that frees it');
@@ -330,7 +334,7 @@ test('an investment from its wax to divested, with its waits, on the Bench meanw
   await step('2026-02-14T15:00', '880');
   await next(/^Burnt out/);
   await me.press('making-fire');
-  await me.find('step-planner');
+  await me.find('plan-bar');
   await me.reads('Burnt out, Seal cast');
   await me.page.goto(`${studio.address}/shelves/forms/${id}`);
   await me.press('form-making');

@@ -111,7 +111,7 @@ test('three more of a piece are made at once, with its firing and its schedule, 
   await me.heading(/^Lamp panel 9$/);
   await me.of('[data-testid="journey"]', (row) => row.querySelectorAll('[data-fires]')[1] !== undefined);
   await me.press('open-run');
-  await me.sees('schedule-state', /^as computed$/);
+  await me.sees('schedule-state', /^as calculated$/);
   await me.leave();
   me = await Visitor.open(here.browser, PHONE);
   for (const name of ['Lamp panel 9', 'Lamp panel 10', 'Lamp panel 11']) {

@@ -111,6 +111,8 @@ test('from New piece to a recorded firing in °F, inches and ounces', async () =
   }
   await me.press('close-layer-sheet');
   await expectOurs(me, 'a piece in inches');
+  await me.openPlan();
+  await expectOurs(me, 'a plan in inches');
   await me.press('compute');
   await me.sees('live-tension', /psi/);
   await expectOurs(me, 'a run sheet in °F');
@@ -135,7 +137,7 @@ test('from New piece to a recorded firing in °F, inches and ounces', async () =
   await expectOurs(me, 'a segment in °F');
   await me.press('close-segment-sheet');
   await me.press('undo');
-  await me.sees('schedule-state', /^as computed$/);
+  await me.sees('schedule-state', /^as calculated$/);
   for (const fold of ['schools', 'polariser', 'along']) await me.press(`fold-${fold}`);
   await me.sees('school-hotter-lower', /psi left/);
   await expectOurs(me, 'schools in °F');
@@ -199,8 +201,9 @@ test('a round-bottomed trough reckoned in strips: put in as strips, planned as a
   const id = /pieces\/([0-9a-f-]{36})/.exec(me.page.url())?.[1] ?? '';
   await me.press('journey-1');
   await expectOurs(me, 'a casting in inches');
+  await me.openPlan();
   await me.press('compute');
-  await me.sees('schedule-state', /as computed/);
+  await me.sees('schedule-state', /as calculated/);
   await expectOurs(me, 'the run sheet of strips');
   const { doc } = await (await fetch(`${studio.address}/api/pieces/${id}`)).json();
   const [laid, fired] = doc.journey;
@@ -226,9 +229,8 @@ test('a form slumped too far, then short: the third plan lies between the two, a
   await planFiring(studio.address, second, 'slump', { formId });
   await tellFired(studio.address, second, 'short', 200, await ranHotter(studio.address, second, -15));
   await me.page.goto(`${studio.address}/pieces/${third}`);
-  await me.press('choose-look');
-  if (!(await me.has('look-slump'))) await me.press('choose-look');
-  await me.press('look-slump');
+  await me.openPlan();
+  await me.chooseLook('slump');
   await me.press(`form-${formId}`);
   await me.press('compute');
   await me.heading(/^Slump$/);
@@ -251,9 +253,8 @@ test('an oval mould that is typed is planned as the same mould of the shelf', as
   const [shelved, typed] = [await begin('Oval, shelved'), await begin('Oval, typed')];
   await planFiring(studio.address, shelved, 'slump', { formId });
   await me.page.goto(`${studio.address}/pieces/${typed}`);
-  await me.press('choose-look');
-  if (!(await me.has('look-slump'))) await me.press('choose-look');
-  await me.press('look-slump');
+  await me.openPlan();
+  await me.chooseLook('slump');
   await me.press('mould-outline-oval');
   await me.type('shape-span', '11.811');
   await me.type('shape-along', '7.874');
@@ -261,7 +262,7 @@ test('an oval mould that is typed is planned as the same mould of the shelf', as
   await expectOurs(me, 'a mould that is typed');
   await me.press('compute');
   await me.heading(/^Slump$/);
-  await me.sees('schedule-state', /^as computed$/);
+  await me.sees('schedule-state', /^as calculated$/);
   const [one, other] = [await scheduleAt(studio.address, shelved), await scheduleAt(studio.address, typed)];
   const top = ({ segments }: Schedule): number => Math.max(...segments.map(({ target_C }) => target_C));
   // To a hundredth of a millimetre, as it was typed.

@@ -65,7 +65,6 @@ test('a panel with bars, turned, with bars on its back, trimmed, blasted, filled
   await me.press('add-fire');
   await me.chooseLook('firePolish');
   await me.press('compute');
-  await me.press('compute');
   await maker.fired();
   await me.sees('journey-warning', /lets the 40 mm that the drape gave it sink by/);
   // Told done, in their order; what comes next stands out on the Bench too.

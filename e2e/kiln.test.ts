@@ -188,8 +188,7 @@ test('a firing that would undo the one before it says so and asks', async () => 
   await me.press('add-fire');
   await me.chooseLook('firePolish');
   await me.press('setup-bareShelf');
-  await me.press('compute');
-  await me.sees('undoes', /a fire polish lets what the slump before it has shaped sink flat again/);
+  await me.sees('plan-problem', /a fire polish lets what the slump before it has shaped sink flat again/);
   await me.press('compute');
   await me.find('live-figures');
 });

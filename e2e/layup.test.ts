@@ -41,6 +41,7 @@ test('a plaque with standing numerals, from empty to its recorded firing', async
   await me.sees('figure-mass', /540 g/);
   await me.expectSound('a plaque laid up');
   // Standing pieces are likely to be tacked; the relief that is left is part of the verdict.
+  await me.openPlan();
   await me.press('compute');
   await me.heading(/Tack fuse/);
   await me.press('fold-verdict');
@@ -247,14 +248,21 @@ test('a caution stands at every set-up and every form of glass', async () => {
   await me.goToPiece('Test tiles, clear', studio.address);
   await me.press('change-step');
   const heard = new Set<string>();
-  for (const kind of ['bareShelf', 'raisedShelf', 'floorShelf', 'board', 'inMould', 'overFormer', 'onPosts']) {
+  const hears = async (): Promise<unknown> => heard.add(await me.sees('setup-caution', /^Take care\. .{30}/));
+  for (const kind of ['bareShelf', 'raisedShelf', 'floorShelf', 'board', 'inMould']) {
     await me.press(`setup-${kind}`);
-    heard.add(await me.sees('setup-caution', /^Take care\. .{30}/));
+    await hears();
   }
   await me.press('under-paper');
   await me.sees('setup-caution', /Fibre paper smokes/);
+  await me.press('under-primer');
+  for (const look of ['drape', 'loosen', 'openCast']) {
+    await me.chooseLook(look);
+    await hears();
+  }
   // Each has its own.
-  expect(heard.size).toBe(7);
+  expect(heard.size).toBe(8);
+  await me.goToPiece('Test tiles, clear', studio.address);
   await me.press('layer-row-1');
   for (const [form, words] of [
     ['powder', /respirator/],
@@ -317,9 +325,9 @@ test('a laid-up piece has its schedule in two taps and its key-in sheet in one m
   await me.sees('next-firing', /^No firing planned$/);
   await me.sees('next-act', /^Plan a firing$/);
   await me.press('next-act');
-  await me.find('step-planner');
-  // It comes into sight.
-  await me.page.waitForFunction(() => (document.querySelector('[data-testid="step-planner"]')?.getBoundingClientRect().top ?? 999) < 200, { timeout: 10_000 });
+  await me.find('plan-bar');
+  expect(await me.sees('plan-hours', /\d+ h \d\d/)).not.toBe('');
+  await me.sees('plan-opens', /^opens .*\d\d:\d\d if started now$/);
   await me.press('compute');
   await me.find('run-row-0');
   await me.press('open-key-in');

@@ -144,6 +144,7 @@ test('a layer can be laid again, and grains or rods can begin a piece', async ()
     await me.sees('layer-sheet', /layer 2 of 2/);
     await me.press('close-layer-sheet');
     await me.page.waitForFunction(() => document.querySelector('[data-testid="undo"]')?.getAttribute('aria-label')?.endsWith('laid again'));
+    await me.openPlan();
     await me.press('compute');
     await me.sees('live-work', /%/);
     await me.press('run-row-0');

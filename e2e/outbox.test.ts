@@ -50,10 +50,10 @@ async function setWork(me: Visitor, typed: string): Promise<void> {
 }
 
 describe('while the server is away', () => {
-  test('a schedule changed by hand and set back to the computed one is no conflict with oneself', async () => {
+  test('a schedule changed by hand and set back to the calculated one is no conflict with oneself', async () => {
     const me = await openPiece('Sundial disc');
     await me.press('open-run');
-    await me.sees('schedule-state', /^as computed$/);
+    await me.sees('schedule-state', /^as calculated$/);
     const before = await saved('Sundial disc');
     const computed = await me.of('[data-testid="bead-2"]', (node) => Number(node.getAttribute('aria-valuenow')));
     await studio.away(async () => {
@@ -61,12 +61,12 @@ describe('while the server is away', () => {
       await me.sees('schedule-state', /^changed by hand/);
       await me.sees('connection', /^offline · 1 waits$/);
       await me.press('back-to-computed');
-      await me.sees('schedule-state', /^as computed$/);
+      await me.sees('schedule-state', /^as calculated$/);
       await me.sees('connection', /^offline · 2 wait$/);
       await me.beadAt(2, computed);
     });
     await me.gone('connection');
-    await me.sees('schedule-state', /^as computed$/);
+    await me.sees('schedule-state', /^as calculated$/);
     expect(await me.has('stale-choice')).toBe(false);
     const after = await savedAt('Sundial disc', before.version + 2);
     expect(after.version).toBe(before.version + 2);
@@ -122,12 +122,12 @@ describe('while the server is away', () => {
     const before = await saved('Plaque no. 14');
     await me.press('journey-add');
     await me.press('add-fire');
-    await me.find('step-planner');
+    await me.find('plan-bar');
     await studio.away(async () => {
       await me.chooseLook('tack');
       await me.press('compute');
       await me.heading(/^Tack fuse$/);
-      await me.sees('schedule-state', /^as computed$/);
+      await me.sees('schedule-state', /^as calculated$/);
       await me.sees('connection', /^offline · 2 wait$/);
       expect(await me.inspect()).toEqual({ overflow: [], overlaps: [], smallTargets: [], accessibility: [] });
       await me.page.goto('about:blank');
@@ -137,7 +137,7 @@ describe('while the server is away', () => {
     await me.lookAtFiring(1);
     await me.press('open-run');
     await me.heading(/^Tack fuse$/);
-    await me.sees('schedule-state', /^as computed$/);
+    await me.sees('schedule-state', /^as calculated$/);
     const after = await saved('Plaque no. 14');
     expect(firingsOf(after.doc).map(({ look }) => look)).toEqual([...firingsOf(before.doc).map(({ look }) => look), 'tack']);
     expect(firingsOf(after.doc).at(-1)?.scheduleId).not.toBeNull();

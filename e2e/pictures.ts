@@ -121,7 +121,7 @@ await dark.sees('broken-limits', /Work/);
 await take(dark, 'run-sheet-phone-dark');
 await dark.press('close-segment-sheet');
 await dark.press('undo');
-await dark.sees('schedule-state', /^as computed$/);
+await dark.sees('schedule-state', /^as calculated$/);
 await dark.page.close();
 
 const wide = await Visitor.open(browser, WIDE);

@@ -13,7 +13,7 @@ beforeEach(async () => {
   me = await Visitor.open(here.browser, PHONE);
   await me.goToPiece('Plaque no. 14', studio.address);
   await me.press('open-run');
-  await me.sees('schedule-state', /computed|by hand/);
+  await me.sees('schedule-state', /calculated|by hand/);
 });
 afterEach(() => me.leave());
 
@@ -27,7 +27,7 @@ async function rowsAfter(pressed: string, wanted: number, state = /^changed by h
   await me.sees('schedule-state', state);
 }
 
-test('a row is split, added, joined and removed; undo takes each back, computed stands beside', async () => {
+test('a row is split, added, joined and removed; undo takes each back, calculated stands beside', async () => {
   const before = await rows();
   await me.press('run-row-2');
   await rowsAfter('segment-split', before + 1);
@@ -38,11 +38,11 @@ test('a row is split, added, joined and removed; undo takes each back, computed 
   await me.press('close-segment-sheet');
   await me.press('fold-compared');
   expect(await me.sees('compared', /put in/)).toMatch(/heat work.*in all/);
-  await me.expectSound('beside the computed');
+  await me.expectSound('beside the calculated');
   await rowsAfter('undo', before + 1);
   await rowsAfter('undo', before);
   await rowsAfter('undo', before + 1);
-  await rowsAfter('undo', before, /^as computed$/);
+  await rowsAfter('undo', before, /^as calculated$/);
 });
 
 test('why opens the reckoning with the figures put in', async () => {
@@ -80,14 +80,14 @@ test('versions are named and taken into use again', async () => {
   await me.page.keyboard.press('Enter');
   await me.expectSound('versions');
   await me.press('use-version-1');
-  await me.sees('schedule-state', /^as computed$/);
+  await me.sees('schedule-state', /^as calculated$/);
   await me.page.reload();
   await me.press('fold-versions');
   const field = await me.find(newest);
   expect(await field.evaluate((node) => (node as HTMLInputElement).value)).toBe('a minute more');
 });
 
-test('each school is computed for this body, compiled in the worker, and can be taken', async () => {
+test('each school is calculated for this body, compiled in the worker, and can be taken', async () => {
   const engines = me.page.workers().filter((worker) => /engine/.test(worker.url()));
   expect(engines.length).toBeGreaterThan(0);
   const nothing = 'WebAssembly.Module.exports(new WebAssembly.Module(new Uint8Array([0, 97, 115, 109, 1, 0, 0, 0]))).length';
@@ -104,7 +104,7 @@ test('each school is computed for this body, compiled in the worker, and can be 
   await me.sees('run-row-2', new RegExp(`${degrees(hotter)}`));
 });
 
-test('each set-up is computed for this body, side by side, and can be taken', async () => {
+test('each set-up is calculated for this body, side by side, and can be taken', async () => {
   await me.press('fold-stands');
   const hours = async (kind: string): Promise<number> => {
     const words = await me.sees(`stands-${kind}`, /in all; core–surface [\d.]+ °C; tension on the way [\d.]+ MPa; [\d.]+ MPa left/);

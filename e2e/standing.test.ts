@@ -77,6 +77,7 @@ test('a piece that ran too fast through its cool is offered a second anneal from
   await me.sees('anneal-again', /More stress stayed in it than it may keep/);
   await me.expectSound('a second anneal offered');
   await me.press('plan-anneal');
+  await me.find('plan-bar');
   await me.press('compute');
   await me.heading(/^Second anneal$/);
   await me.reads('Keeps every limit.');

@@ -6,7 +6,7 @@ import { compose } from '@torvin/core/schedule';
 import { METRIC, parseLength } from '@torvin/core/units';
 import { type Entry, type FormRecord, type Piece, type Schedule, type Shelves, type Step, forms, readEntry } from '@torvin/schema';
 import { v7 as uuid } from 'uuid';
-import { type StepEntry, entryOfStep, stepOf, usualSetUp, usualEmptyItem, usualWet } from '../apps/web/src/planner/stepEntry';
+import { type StepEntry, entryOfStep, stepOf } from '../apps/web/src/planner/stepEntry';
 
 const USUAL_SHEET_M = 0.003;
 
@@ -51,9 +51,7 @@ export async function beginPiece(address: string, name: string, size: Record<str
 export async function planFiring(address: string, pieceId: string, look: Look, typed: Partial<StepEntry> = {}): Promise<string> {
   const [shelves, piece] = [await shelvesAt(address), await pieceAt(address, pieceId)];
   // As its planner is filled when the kind is chosen.
-  const before = entryOfStep(piece.doc, null, shelves, METRIC);
-  const chosen = { look, setup: usualSetUp(look), wet: usualWet(look, before), ...usualEmptyItem(look, METRIC) };
-  const entry = entryOfStep(piece.doc, null, shelves, METRIC, { ...chosen, ...typed });
+  const entry = entryOfStep(piece.doc, null, shelves, METRIC, { look, ...typed });
   const outcome = stepOf(entry, null, METRIC, shelves);
   if (!outcome.step) throw new Error(outcome.faults.map(({ field, message }) => `${field}: ${message}`).join(' '));
   const step: Step = outcome.step;

@@ -19,7 +19,7 @@ beforeEach(async () => {
 afterEach(() => me.leave());
 const open = (path: string): Promise<unknown> => me.page.goto(studio.address + path);
 
-test('what an earlier engine told is shown as it was told, says whose word it is, and is computed again on request', async () => {
+test('what an earlier engine told is shown as it was told, says whose word it is, and is calculated again on request', async () => {
   await studio.stop();
   const database = new Driver(join(studio.dataDir, 'torvin.db'), { timeout: 5000 });
   const own = "piece_id = (select id from pieces where name = 'Test tiles, clear')";
@@ -316,7 +316,7 @@ test('what was deleted long ago is erased when a person says so, and not before'
   expect((await asked('POST', `/${id}/restore`, {})).status).toBe(404);
 });
 
-test('what firings have taught is taken over with one touch: plans are outdated, computed by it, and say so', async () => {
+test('what firings have taught is taken over with one touch: plans are outdated, calculated by it, and say so', async () => {
   // As long as all came out right there is nothing to take over.
   await open('/');
   await me.sees('learned-taken', /as good as usual: plans need no correction/);

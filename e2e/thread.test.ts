@@ -100,11 +100,12 @@ describe('the thread, at 390 × 844', () => {
     await me.expectSound('piece without a firing');
   });
 
-  step('a full fuse on a bare shelf is computed', async () => {
+  step('a full fuse on a bare shelf is calculated', async () => {
+    await me.openPlan();
     await me.sees('look-caution', /Take care/);
     await me.press('compute');
     await me.heading(/Full fuse/);
-    await me.sees('schedule-state', /^as computed$/);
+    await me.sees('schedule-state', /^as calculated$/);
     expect(await me.sees('live-core-skin', /°C/)).toMatch(/of 5 °C/);
     // A tap on a figure shows it in the other unit, another shows it as it was.
     await me.press('live-core-skin');
@@ -222,17 +223,17 @@ describe('the thread, at 390 × 844', () => {
     await me.press('close-segment-sheet');
   });
 
-  step('back to computed restores it, even while a change is being saved', async () => {
+  step('back to calculated restores it, even while a change is being saved', async () => {
     await me.press('run-row-5');
     await me.press('step-rate-less');
     await me.press('close-segment-sheet');
     await new Promise((resolve) => setTimeout(resolve, 690));
     await me.press('back-to-computed');
-    await me.sees('schedule-state', /^as computed$/);
+    await me.sees('schedule-state', /^as calculated$/);
     expect(await beadValue(2)).toBe(790);
     await me.gone('broken-2');
     await me.page.reload();
-    await me.sees('schedule-state', /^as computed$/);
+    await me.sees('schedule-state', /^as calculated$/);
   });
 
   step('the key-in sheet counts in the controller’s own numbers', async () => {
@@ -257,7 +258,7 @@ describe('the thread, at 390 × 844', () => {
     await me.type('record-note', 'Second shelf, ran a little at the near corner.');
     await me.press('save-firing');
     await me.heading(/Tray, smallest/);
-    expect(await me.sees('firing-record', /too far/)).toMatch(/ran a little at the near corner\. Fired as computed/);
+    expect(await me.sees('firing-record', /too far/)).toMatch(/ran a little at the near corner\. Fired as calculated/);
     await me.expectSound('firing');
   });
 

@@ -12,7 +12,7 @@ async function openFirstRun({ hears = false } = {}): Promise<Visitor> {
   if (!hears) await visitor.hearsNothing();
   await visitor.goToPiece('Sundial disc', studio.address);
   await visitor.press('open-run');
-  await visitor.sees('schedule-state', /computed|by hand/);
+  await visitor.sees('schedule-state', /calculated|by hand/);
   return visitor;
 }
 
@@ -106,8 +106,8 @@ describe('two tabs on one lay-up', () => {
   });
 });
 
-describe('a lay-up changed after its schedule was computed', () => {
-  test('marks the schedule as older and computes again', async () => {
+describe('a lay-up changed after its schedule was calculated', () => {
+  test('marks the schedule as older and calculates again', async () => {
     const me = await Visitor.open(here.browser, PHONE);
     await me.goToPiece('Plaque no. 14', studio.address);
     await me.press('layer-row-1');
@@ -116,7 +116,7 @@ describe('a lay-up changed after its schedule was computed', () => {
     await me.sees('outdated', /It was laid 9 mm deep; now it is \d+ mm deep/);
     await me.expectSound('piece with an older schedule');
     await me.press('compute-again');
-    await me.sees('schedule-state', /^as computed$/);
+    await me.sees('schedule-state', /^as calculated$/);
     await me.page.goBack();
     await me.gone('outdated');
     await me.page.close();

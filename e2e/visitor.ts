@@ -61,9 +61,11 @@ const IN_ROWS: readonly (readonly [ids: RegExp, row: string, isMenu?: boolean])[
   [/^look-in-signs$/, 'signs'],
   [/^fold-(schools|stands|equal)$/, 'alternatives'],
   [
-    /^(step-planner|choose-look|setup$|setup-caution|look-caution|under$|wet$|kiln$|controller$|compute$|compute-missing|given-schedule|cancel-step|shape-|slender|mould-outline|choose-form|in-form|open-run|piece-key-in|change-step|step-earlier|step-later|remove-step|measured|keep-measured|anneal-again|fold-stuck|plan-problem|undoes)/,
+    /^(in-form|turned-form|rescue$|lets-go|form-warning|open-run|piece-key-in|change-step|step-earlier|step-later|remove-step|measured|keep-measured|anneal-again|fold-stuck)/,
     'set-up',
   ],
+  [/^(setup-(?!caution)|under-|wet-|form-|shape-|slender|mould-outline|ware-|cone-|shelf-under|in-form|turned-form|rescue$|lets-go|cut-to-form|fault-)/, 'on'],
+  [/^(kiln|controller)-/, 'in'],
 ];
 
 export interface FoundOnView {
@@ -374,11 +376,23 @@ export class Visitor {
     await this.readPiece();
   }
 
-  /** Chooses what a firing is to be for, in its open planner. */
+  /** Opens the plan of a piece's next firing by the button at its bottom edge. */
+  async openPlan(): Promise<void> {
+    await this.sees('next-act', /^Plan a firing$/);
+    await this.press('next-act');
+    await this.find('plan-bar');
+  }
+
+  /** Chooses what a firing should become, in its open plan: of the four likeliest, else of the others. */
   async chooseLook(look: string): Promise<void> {
-    await this.press('choose-look');
+    await this.find('plan-bar');
+    if (!(await this.has(`look-${look}`))) await this.press('fold-more-looks');
     await this.press(`look-${look}`);
-    await this.gone(`look-${look}`);
+    const chosen = `[data-testid="look-${look}"][aria-checked="true"]`;
+    await this.patiently(
+      `'${look}' to be chosen`,
+      this.page.waitForFunction((one) => document.querySelector(one), WAITING, chosen),
+    );
   }
 
   /** Opens the newest firing in the Notebook that says so. */

@@ -59,6 +59,7 @@ export const KilnPage = page('KilnPage');
 export const LabelPage = page('LabelPage');
 export const NewPiecePage = page('NewPiecePage');
 export const PiecePage = page('PiecePage');
+export const PlanFiringPage = page('PlanFiringPage');
 export const PlanPrintPage = page('PlanPrintPage');
 export const PracticePage = page('PracticePage');
 export const PrintPage = page('PrintPage');

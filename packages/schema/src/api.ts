@@ -22,6 +22,8 @@ import {
   LearnedQuerySchema,
   SeenFiringSchema,
   SeenQuerySchema,
+  UsedQuerySchema,
+  UsedSchema,
   LearnedSchema,
   NewScheduleSchema,
   AlikeSchema,
@@ -183,6 +185,9 @@ export const api = {
   }),
   seen: get('/api/seen', 'How firings of one kind came out in a kiln, newest first, with the heat work they did', z.array(SeenFiringSchema), {
     query: SeenQuerySchema,
+  }),
+  used: get('/api/used-set-up', 'How the like was set up when it was last fired; null where it never was', UsedSchema.nullable(), {
+    query: UsedQuerySchema,
   }),
   bench: get('/api/bench', 'What is in the kiln, what waits and for what, what was last learned', BenchSchema, { computes: true }),
   access: get('/api/access', 'Where other devices find this studio, and which of them have been let in', AccessSchema),

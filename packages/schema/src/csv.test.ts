@@ -24,7 +24,7 @@ test.each([
 test.each([
   ...['=1+1', '+cmd', '@sum', '-x', "-2+3+cmd|' /C calc'!A0", '+1', '-1-2', '-', '=', ' =1+1', '\t=1', '\r=1', '\n=1', '\u00a0@sum'],
   ...['\uFF1D1+1', '\uFF0B1', '\uFF0D1', '\uFF20sum', '\u3000\uFF1D1'],
-])('a spreadsheet computes nothing that somebody has written: %j', (note) => {
+])('a spreadsheet calculates nothing that somebody has written: %j', (note) => {
   const { data } = Papa.parse<string[]>(csvOf([{ note }], 'comma').slice(1), { skipEmptyLines: true });
   expect(data).toEqual([['note'], [`'${note}`]]);
 });

@@ -492,6 +492,20 @@ export const SeenFiringSchema = schemaFor<SeenFiring>()(
 /** Of which kiln, and of which kind of firing. */
 export const SeenQuerySchema = z.object({ kiln: z.string().min(1).max(60), look: z.enum(LOOKS) });
 
+/** Of which kind of firing, and in which of the studio's forms; of that form before the kind. */
+export const UsedQuerySchema = z.object({ look: z.enum(LOOKS), form: asked(60) });
+
+/** How the like was set up when it was last fired: what the next one is offered first. */
+export const UsedSchema = z
+  .object({
+    kilnId: id,
+    controllerId: id,
+    releaseId: id.optional(),
+    setup: SnapshotSchema.shape.setup.unwrap(),
+  })
+  .meta({ id: 'UsedSetUp' });
+export type UsedSetUp = z.infer<typeof UsedSchema>;
+
 /** Of which kiln; of the one that was told of last where left out. */
 export const LearnedQuerySchema = z.object({ kiln: asked(60) });
 

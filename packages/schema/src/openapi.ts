@@ -32,7 +32,7 @@ const ABOUT: Record<keyof typeof TAGS, string> = {
   Access:
     'Other devices: one passcode for the studio, a cookie for each that has given it. Programs of the machine itself send the token that its start prints: Authorization: Bearer.',
   Studio: "The studio's settings, and whether the server is up.",
-  Computing: 'The bare computation: every constant is in the request; no request is kept.',
+  Computing: 'The bare calculation: every constant is in the request; no request is kept.',
 };
 
 interface Named {
@@ -90,7 +90,7 @@ function answersOf({ method, path, answer, request, stands, computes, query }: E
         }
       : {}),
     ...(request || query ? { 422: { description: 'What is wrong, at which field, and what would be right', content: PROBLEM } } : {}),
-    ...(computes ? { 503: { description: 'Too many are computing', headers: RETRY, content: PROBLEM } } : {}),
+    ...(computes ? { 503: { description: 'Too many are calculating', headers: RETRY, content: PROBLEM } } : {}),
     default: { description: 'What else went wrong', content: PROBLEM },
   };
 }
@@ -267,7 +267,7 @@ export function openApiDocument(version: string, calculators: readonly Calculato
       title: 'Torvin',
       version,
       license: { name: 'MIT', identifier: 'MIT' },
-      description: 'Plans, computes and records kiln firings. SI units and °C throughout; x-unit says the unit of every number, 1 where it has none.',
+      description: 'Plans, calculates and records kiln firings. SI units and °C throughout; x-unit says the unit of every number, 1 where it has none.',
     },
     servers: [{ url: '/', description: 'This server' }],
     security: [],

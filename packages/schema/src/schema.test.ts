@@ -158,7 +158,7 @@ describe('a piece document', () => {
     expect(snapshot.value.setup).toEqual({ kind: 'inMould', paper: true });
   });
 
-  test('of two families is computed with the one that the most of it is made of', () => {
+  test('of two families is calculated with the one that the most of it is made of', () => {
     const mixed = doc('clear-soft-90', 'clear-soft-96', 'clear-soft-96');
     const snapshot = snapshotOf(mixed, step, shelves);
     expect(snapshot.ok && snapshot.value.familyName).toBe('Soft sheet 96');
@@ -209,7 +209,7 @@ describe('a piece document', () => {
   });
 });
 
-describe('compute requests', () => {
+describe('calculate requests', () => {
   const { id: _, name: __, source: ___, ...glass } = TYPICAL_FAMILIES[0];
   const face = { kind: 'insulated' } as const;
   const glassLayer = { of: 'glass', thickness_m: 0.006 } as const;

@@ -18,7 +18,7 @@ describe('the versions that are listed', () => {
   const spell = Array.from({ length: 22 }, (_, i) => version(`e${i + 1}`, (i + 1) * 24_000, { parentId: i === 0 ? 'c' : `e${i}` }));
   const all = [version('c', 0, { origin: 'computed' }), ...spell];
 
-  test('after nine minutes of editing are what was computed and the one in use, not 23', () => {
+  test('after nine minutes of editing are what was calculated and the one in use, not 23', () => {
     expect(names(all, ['e22'], 9 * MINUTE)).toEqual(['e22', 'c']);
     expect(listedVersions([...all].reverse(), new Set(['e22']), 9 * MINUTE)[0].parentId).toBe('c');
   });

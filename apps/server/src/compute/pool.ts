@@ -13,7 +13,7 @@ export type JobAnswer = { ok: true; value: unknown } | { ok: false; problem: Pro
 /** Too many are waiting; try again after so many seconds. */
 export class Busy extends Error {
   readonly retryAfter_s = 2;
-  readonly problem: Problem = { code: 'busy', path: '', message: 'The server is computing for others; try again in a moment.' };
+  readonly problem: Problem = { code: 'busy', path: '', message: 'The server is calculating for others; try again in a moment.' };
 }
 
 export interface ComputePool {

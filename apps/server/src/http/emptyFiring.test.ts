@@ -73,7 +73,7 @@ test('is refused a firing that needs glass, at its layers', async () => {
   expect(body.message).toMatch(/at least one layer, unless every firing/);
 });
 
-test('is computed for a stranger, and refused in a sentence where it cannot be', async () => {
+test('is calculated for a stranger, and refused in a sentence where it cannot be', async () => {
   const firing = {
     body: { glasses: [], layers: [], footprint: doc.footprint },
     setup: { below: [], faces: { top: OPEN, bottom: OPEN }, shaping: bisque.setup.shaping },

@@ -131,9 +131,9 @@ describe('undo', () => {
     expect(piece).toMatchObject({ name: 'Sundial 10', doc: states[10].doc, redo: null });
   });
 
-  test('takes a computed schedule back too, and a new edit ends what could be done again', async () => {
+  test('takes a calculated schedule back too, and a new edit ends what could be done again', async () => {
     const piece = await demo('Sundial disc');
-    expect(piece.undo).toBe('schedule computed');
+    expect(piece.undo).toBe('schedule calculated');
     const back = (await go(piece, 'undo')).body;
     expect(firingsOf(back.doc)[0].scheduleId).toBeNull();
     expect((await go(back, 'undo')).body).toMatchObject({ code: 'nothing-kept', message: 'There is nothing left to undo.' });

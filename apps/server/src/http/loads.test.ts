@@ -376,7 +376,7 @@ describe('a shape that cannot be', () => {
   });
   const save = (piece: Piece, doc: Piece['doc'], name = piece.name) => server.ask('PUT', `/api/pieces/${piece.id}`, { version: piece.version, name, doc });
 
-  test('is refused at its field, saved, made or computed', async () => {
+  test('is refused at its field, saved, made or calculated', async () => {
     const { piece } = await demo('Lamp panel, left');
     const refused = await save(piece, shaped(piece, 0.3));
     expect(refused).toMatchObject({ status: 422, body: { code: 'impossible', path: 'doc.journey.2.setup.shaping.overhang_m' } });

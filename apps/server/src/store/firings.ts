@@ -256,7 +256,7 @@ export function recordFiring(db: Database, wanted: Recorded, asFiredResult: Eval
       mustBePossible(wanted, (ran && asFiredResult) ?? schedule.result, wanted.planned, clocks.now);
       const differs = wanted.result === null ? differencesNow(tx, schedule) : [];
       if (differs.length > 0 && !wanted.asItIs) {
-        throw new Conflict('outdated', 'asItIs', `This schedule is out of date. ${differs.join(' ')} Compute it again, or fire it as it is.`, differs);
+        throw new Conflict('outdated', 'asItIs', `This schedule is out of date. ${differs.join(' ')} Calculate it again, or fire it as it is.`, differs);
       }
       const loadId = loadFor(tx, wanted, schedule, clocks);
       const stood = wanted.result === null ? standingNow(tx, schedule) : [];

@@ -132,7 +132,7 @@ export function addSchedule(db: Database, pieceId: string, wanted: NewSchedule, 
     const schedule = findSchedule(tx, id);
     const step = firingOf(before.doc, stepId);
     const doc = step ? withStep(before.doc, { ...step, scheduleId: id, computedId: origin === 'computed' ? id : step.computedId }) : before.doc;
-    const what = origin === 'computed' ? 'schedule computed' : 'schedule changed';
+    const what = origin === 'computed' ? 'schedule calculated' : 'schedule changed';
     const piece = changePiece(tx, before, { name: before.name, doc, what }, now);
     return { piece, schedule };
   });

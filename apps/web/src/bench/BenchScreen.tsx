@@ -59,7 +59,7 @@ export function BenchScreen() {
         <Part title="Waiting">
           {pieces === 0 && (
             <Notice tone="plain" actions={<Action title="New piece" testID="first-piece" onPress={() => router.push('/pieces/new')} />}>
-              Start with a piece: its outline and its glass; the firing is computed from them.
+              Start with a piece: its outline and its glass; the firing is calculated from them.
             </Notice>
           )}
           {pieces > 0 && waiting.length === 0 && <Words tone="muted">Nothing waits: every piece is through its firings.</Words>}
@@ -164,7 +164,7 @@ function WaitingRow({ waits, shelves }: { waits: WaitingPiece; shelves: Shelves 
         <Words bold>{piece.name}</Words>
         <Words size="label" tone="muted">
           {outdated.length > 0
-            ? `waits for its schedule to be computed again. ${outdated.join(' ')}`
+            ? `waits for its schedule to be calculated again. ${outdated.join(' ')}`
             : `waits for ${waitsFor(waits)}${total_s === null ? '' : `, ${text(formatDuration(total_s))}`}`}
         </Words>
       </View>

@@ -123,7 +123,7 @@ function Room({ with: more = 0 }: { with?: number }) {
   const wide = isWide(useLayout());
   return (
     <View style={{ minHeight: scaled((wide ? COMES.wide : COMES.phone) + more) }}>
-      <Words tone="muted">Computing where it stands …</Words>
+      <Words tone="muted">Calculating where it stands …</Words>
     </View>
   );
 }

@@ -1,6 +1,7 @@
 /** What is going on in the studio. */
 import type { SeenFiring } from '@torvin/core/schedule';
-import { type Step, api } from '@torvin/schema';
+import type { Look } from '@torvin/core/look';
+import { type Step, type UsedSetUp, api } from '@torvin/schema';
 import { type QueryClient, keepPreviousData, queryOptions, useQuery } from '@tanstack/react-query';
 import { call } from '@/outside/client';
 import { keys } from '@/outside/keys';
@@ -29,6 +30,17 @@ export const useSeen = (step: Pick<Step, 'kilnId' | 'look'> | null): readonly Se
 export async function seenIn(client: QueryClient, step: Pick<Step, 'kilnId' | 'look'>): Promise<readonly SeenFiring[]> {
   const query = seenQuery(step);
   return client.fetchQuery({ ...query, retry: false, staleTime: 0, networkMode: 'always' }).catch(() => client.getQueryData(query.queryKey) ?? []);
+}
+
+/** How the like was set up when it was last fired; null where it never was, or that is not known. Asked only where its kind is given. */
+export function useUsed(look: Look | null, formId: string | null): UsedSetUp | null {
+  const form = formId ?? '';
+  const { data } = useQuery({
+    queryKey: keys.used(look ?? '', form),
+    queryFn: ({ signal }) => call(api.used, { query: { look: look ?? 'tack', form }, signal }),
+    enabled: look !== null,
+  });
+  return data ?? null;
 }
 
 export const useBench = () => useQuery({ ...benchReading, refetchInterval: AGAIN_MS });

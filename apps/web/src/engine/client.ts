@@ -17,7 +17,7 @@ function start(): Started {
   const broken = new Promise<never>((_, reject) => {
     worker.addEventListener('error', () => {
       started = null;
-      reject(new Error('The computation could not be started; reload the page.'));
+      reject(new Error('The calculation could not be started; reload the page.'));
     });
   });
   broken.catch(() => undefined);

@@ -17,7 +17,7 @@ const worker: EngineWorker = {
     } catch (error) {
       if (error instanceof ProblemError) return { ok: false, problem: error.problem };
       const message = error instanceof Error ? error.message : String(error);
-      return { ok: false, problem: { code: 'engine', path: '', message: `The computation failed: ${message}` } };
+      return { ok: false, problem: { code: 'engine', path: '', message: `The calculation failed: ${message}` } };
     }
   },
   warmUp: () => warmUp(engine),

@@ -38,7 +38,7 @@ export function runSheetSvg({ piece, schedule, series, units, start, differences
   const ends = result.simulation.segments.map(({ end_s }) => end_s);
   const tableTop = HEAD + CHART_HEIGHT + 34;
   const warning = [
-    ...(differences.length === 0 ? [] : [`Out of date${asItIs ? ', fired as it is' : ': compute it again before it is fired'}. ${differences.join(' ')}`]),
+    ...(differences.length === 0 ? [] : [`Out of date${asItIs ? ', fired as it is' : ': calculate it again before it is fired'}. ${differences.join(' ')}`]),
     ...standing,
   ].flatMap((one) => wrapped(one, WARNING_LINE));
   const room = PAGE.height - MARGIN - 26 - tableTop - 14 * warning.length;

@@ -87,7 +87,7 @@ export function GivenScreen({ piece, step, shelves, proven }: GivenScreenProps) 
         {proven ? (
           <ProvenWords proven={proven} piece={piece} step={step} shelves={shelves} />
         ) : (
-          <Words>Write it as it stands on the paper. It is judged for this piece; nothing is computed in its place.</Words>
+          <Words>Write it as it stands on the paper. It is judged for this piece; nothing is calculated in its place.</Words>
         )}
         <DraftOffer draft={draft} onTake={change} />
         {!proven && <PaperUnits as={as} onChange={(next) => change({ as: next })} />}

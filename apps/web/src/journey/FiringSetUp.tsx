@@ -1,8 +1,9 @@
-/** The firing of a piece that is looked at: its set-up and schedule, or the choices for one that is planned now. */
+/** The firing of a piece that is looked at: how it is set up, its schedule, and what can be done with both. */
 import type { Footprint } from '@torvin/core/body';
 import { hottestSegment } from '@torvin/core/heat';
 import { type Shaping, shapingDown } from '@torvin/core/look';
-import { laidLayers, putBlank, addStep, changeStep, firingsOf, tellMeasured } from '@torvin/core/piece';
+import { type PlannedStep, laidLayers, putBlank, tellMeasured } from '@torvin/core/piece';
+import type { Problem } from '@torvin/core/problem';
 import { LENGTH, formatDuration, formatLength, formatTemperature, readFigure, text } from '@torvin/core/units';
 import type { Piece, Shelves, Step } from '@torvin/schema';
 import { Link, useRouter } from 'expo-router';
@@ -24,122 +25,46 @@ import { AnnealAgain } from '@/planner/AnnealAgain';
 import { Stuck } from '@/planner/Stuck';
 import { doneUntil } from './doneUntil';
 import { StepMoves } from './StepMoves';
-import { StepPlanner } from '@/planner/StepPlanner';
 import type { Layup } from '@/layup/useLayup';
-import type { PlanFiring } from '@/planner/usePlanFiring';
+
+export const runHref = (pieceId: string, stepId: string, page: 'run' | 'key-in' | 'record' = 'run') => `/pieces/${pieceId}/${page}?step=${stepId}` as const;
+
+/** Where a firing is planned: a new one at a place in the journey, or at its end; or one that is to be changed. */
+export const planHref = (pieceId: string, { step, place }: { step?: string; place?: number } = {}) =>
+  `/pieces/${pieceId}/fire${step !== undefined ? `?step=${step}` : place !== undefined ? `?place=${place}` : ''}` as const;
 
 export interface FiringSetUpProps {
+  step: PlannedStep;
   layup: Layup;
   piece: Piece;
   shelves: Shelves;
-  /** Id of the step that is open, 'new' for one to come. */
-  open: string | null;
-  onOpen(id: string | null): void;
-  /** The step whose run sheet stands at the side. */
-  besideStep?: string;
-  planning: PlanFiring;
-  /** Computes its schedule and goes there; resolves with whether something came of it. */
-  onCompute(step: Step): Promise<boolean>;
+  /** Its run sheet is at the side. */
+  beside: boolean;
   /** Its schedule no longer answers to the piece, its set-up or its kiln. */
   isOutdated: boolean;
   /** A warning of the form that the page shows above already. */
   above: string | null;
-  /** Whether the open firing is drawn in its form above already. */
+  /** Whether it is drawn in its form above already. */
   isDrawn: boolean;
-  /** Index in the journey where a new firing comes; at its end where left out. */
-  place?: number;
-}
-
-export const runHref = (pieceId: string, stepId: string, page: 'run' | 'key-in' | 'record' = 'run') => `/pieces/${pieceId}/${page}?step=${stepId}` as const;
-
-export function FiringSetUp({ layup, piece, shelves, open, onOpen, besideStep, planning, onCompute, isOutdated, above, isDrawn, place }: FiringSetUpProps) {
-  const router = useRouter();
-  const steps = firingsOf(layup.doc);
-  const chosen = open === 'new' ? null : (steps.find(({ id }) => id === open) ?? steps[0] ?? null);
-
-  /** Planned, and not computed: its schedule is written down. */
-  function give(step: Step): void {
-    const known = steps.some(({ id }) => id === step.id);
-    layup.edit(known ? changeStep(layup.doc, step) : addStep(layup.doc, step, place));
-    onOpen(step.id);
-    router.navigate(`/pieces/${piece.id}/given?step=${step.id}`);
-  }
-
-  /** Not begun, the piece takes the outline; else it is cut before this firing. */
-  function cut(step: Step, outline: Footprint, shaping: Shaping): void {
-    const { doc } = layup;
-    const { form } = step.setup;
-    const [lowest] = laidLayers(doc);
-    const from = doneUntil(doc.journey, piece.fired);
-    layup.edit(putBlank(doc, { outline, shaping, ...(form ? { form } : {}), sheet: lowest, firing: null, from, cutId: uuid() }));
-  }
-
-  return (
-    <View style={{ gap: space.medium }}>
-      {chosen?.scheduleId != null ? (
-        <Planned
-          key={chosen.id}
-          step={chosen}
-          layup={layup}
-          piece={piece}
-          shelves={shelves}
-          beside={besideStep === chosen.id}
-          isOutdated={isOutdated}
-          above={above}
-          isDrawn={isDrawn}
-          planning={planning}
-          onCompute={onCompute}
-          onGiven={give}
-          onCut={cut}
-          onOpen={onOpen}
-        />
-      ) : (
-        <StepPlanner
-          key={chosen?.id ?? 'new'}
-          pieceId={piece.id}
-          fired={piece.fired}
-          doc={chosen || place === undefined ? layup.doc : { ...layup.doc, journey: layup.doc.journey.slice(0, place) }}
-          step={chosen}
-          shelves={shelves}
-          planning={planning}
-          onCompute={(step) => void onCompute(step)}
-          onGiven={give}
-          onCut={cut}
-          onCancel={open === 'new' && steps.length > 0 ? () => onOpen(null) : undefined}
-        />
-      )}
-      {chosen && chosen.scheduleId === null && (
-        <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
-          <StepMoves layup={layup} step={chosen} />
-        </View>
-      )}
-    </View>
-  );
-}
-
-interface PlannedProps {
-  step: Step;
-  layup: Layup;
-  piece: Piece;
-  shelves: Shelves;
-  beside: boolean;
-  isOutdated: boolean;
-  above: string | null;
-  isDrawn: boolean;
-  planning: PlanFiring;
-  onCompute(step: Step): Promise<boolean>;
-  onGiven(step: Step): void;
-  onCut(step: Step, outline: Footprint, shaping: Shaping): void;
+  problem: Problem | null;
   onOpen(id: string): void;
 }
 
-function Planned({ step, layup, piece, shelves, beside, isOutdated, above, isDrawn, planning, onCompute, onGiven, onCut, onOpen }: PlannedProps) {
+export function FiringSetUp({ step, layup, piece, shelves, beside, isOutdated, above, isDrawn, problem, onOpen }: FiringSetUpProps) {
   const { colours } = useTheme();
   const { temperatureUnit } = useStudio();
   const router = useRouter();
   const { data: schedule } = useSchedule(step.scheduleId);
-  const [changing, setChanging] = useState(false);
   const mine = schedule?.stepId === step.id ? schedule : undefined;
+  /** Not begun, the piece takes the outline; else it is cut before this firing. */
+  const cut = (outline: Footprint, shaping: Shaping): void => {
+    const { doc } = layup;
+    const { form } = step.setup;
+    const [lowest] = laidLayers(doc);
+    layup.edit(
+      putBlank(doc, { outline, shaping, ...(form ? { form } : {}), sheet: lowest, firing: null, from: doneUntil(doc.journey, piece.fired), cutId: uuid() }),
+    );
+  };
   const work = mine?.segments[hottestSegment(mine.segments)];
   const summary =
     mine && work
@@ -147,25 +72,15 @@ function Planned({ step, layup, piece, shelves, beside, isOutdated, above, isDra
       : 'Reading …';
   return (
     <View style={{ gap: space.small }}>
-      <Words size="label" tone="muted">
-        {mine && mine.origin === 'edited'
-          ? step.computedId === null
-            ? 'Schedule typed in'
-            : 'Schedule computed, then changed by hand'
-          : 'Schedule as computed'}
-      </Words>
-      {step.setup.form && !changing && (
-        <InForm
-          doc={layup.doc}
-          step={step}
-          shelves={shelves}
-          isDrawn={isDrawn}
-          onCut={(outline, shaping) => onCut(step, outline, shaping)}
-          hottest_C={work?.target_C ?? null}
-          above={above}
-        />
+      {mine && (
+        <Words size="label" tone="muted">
+          {mine.origin !== 'edited' ? 'Schedule as calculated' : step.computedId === null ? 'Schedule typed in' : 'Schedule calculated, then changed by hand'}
+        </Words>
       )}
-      {!beside && (
+      {step.setup.form && (
+        <InForm doc={layup.doc} step={step} shelves={shelves} isDrawn={isDrawn} onCut={cut} hottest_C={work?.target_C ?? null} above={above} />
+      )}
+      {!beside && mine && (
         <Link href={runHref(piece.id, step.id)} style={{ display: 'flex', textDecorationLine: 'none' }} testID="open-run">
           <View style={{ flex: 1, backgroundColor: colours.surface, padding: space.medium, minHeight: TARGET, ...hatched(colours, isOutdated) }}>
             <Words bold tone="touch">
@@ -178,30 +93,19 @@ function Planned({ step, layup, piece, shelves, beside, isOutdated, above, isDra
         </Link>
       )}
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
-        <Action kind="second" title="Key in" testID="piece-key-in" onPress={() => router.push(runHref(piece.id, step.id, 'key-in'))} />
-        <Action kind="second" title={changing ? 'Leave as it is' : 'Change firing'} testID="change-step" onPress={() => setChanging(!changing)} />
+        {step.scheduleId !== null && (
+          <Action kind="second" title="Key in" testID="piece-key-in" onPress={() => router.push(runHref(piece.id, step.id, 'key-in'))} />
+        )}
+        <Action kind="second" title="Change firing" testID="change-step" onPress={() => router.push(planHref(piece.id, { step: step.id }))} />
         <StepMoves layup={layup} step={step} />
       </View>
-      {piece.fired[step.id] !== undefined && <AnnealAgain layup={layup} step={step} shelves={shelves} onOpen={onOpen} />}
-      {piece.fired[step.id] !== undefined && <Stuck layup={layup} step={step} shelves={shelves} onOpen={onOpen} />}
+      {piece.fired[step.id] !== undefined && <AnnealAgain layup={layup} pieceId={piece.id} step={step} shelves={shelves} onOpen={onOpen} />}
+      {piece.fired[step.id] !== undefined && <Stuck layup={layup} pieceId={piece.id} step={step} shelves={shelves} onOpen={onOpen} />}
       <Measured key={step.measured?.down_m ?? 'as planned'} step={step} layup={layup} planned_m={shapingDown(mine?.snapshot.firing.setup.shaping)} />
-      {!changing && planning.problem && (
+      {problem && (
         <Notice tone="warn" testID="plan-problem">
-          {planning.problem.message}
+          {problem.message}
         </Notice>
-      )}
-      {changing && (
-        <StepPlanner
-          pieceId={piece.id}
-          fired={piece.fired}
-          doc={layup.doc}
-          step={step}
-          shelves={shelves}
-          planning={planning}
-          onCompute={(next) => void onCompute(next).then((came) => came && setChanging(false))}
-          onGiven={onGiven}
-          onCut={onCut}
-        />
       )}
     </View>
   );

@@ -297,7 +297,7 @@ function Depths({ told: { deepest, thinnest, steepest, reach }, isAfter, body, f
         <Words size="label" tone="muted">
           {design.factor > 1.005
             ? `A ${RECIPES[firing.look].name.toLowerCase()} leaves it uneven. Its schedule is calculated for ${length(design.depth_m)}, ${design.factor.toFixed(2)} times its deepest. How far thick and thin reach counts too.`
-            : `A ${RECIPES[firing.look].name.toLowerCase()} levels it: its schedule is computed as for ${length(design.depth_m)}.`}
+            : `A ${RECIPES[firing.look].name.toLowerCase()} levels it: its schedule is calculated as for ${length(design.depth_m)}.`}
         </Words>
       )}
     </View>

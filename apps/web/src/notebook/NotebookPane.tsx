@@ -97,7 +97,7 @@ export function NotebookPane({ currentId, beside = false }: { currentId?: string
             <Notice tone="plain">
               {searching
                 ? 'No firing is like that: search for fewer words, or take a filter away.'
-                : 'Nothing fired yet: open a piece, compute its schedule, fire it, and record how it came out.'}
+                : 'Nothing fired yet: open a piece, calculate its schedule, fire it, and record how it came out.'}
             </Notice>
           )}
         </View>

@@ -183,7 +183,7 @@ export function saveKinds(client: QueryClient, filled: (id: string, put: (variab
       join: (resting, next) => ({ ...next, id: resting.id, parentId: resting.parentId }),
       onto: (variables, standing: Piece) => ({ variables, leaves: withSchedule(standing, variables) }),
       revives: ({ pieceId }) => piece({ id: pieceId, name: 'The piece' }),
-      words: ({ origin }) => (origin === 'computed' ? 'A computed schedule' : 'A schedule changed by hand'),
+      words: ({ origin }) => (origin === 'computed' ? 'A calculated schedule' : 'A schedule changed by hand'),
     },
     nameSchedule: {
       queue: ({ pieceId }) => pieceQueue(pieceId),

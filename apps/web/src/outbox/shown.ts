@@ -18,7 +18,7 @@ export function shownPiece(piece: Piece, waiting: Waiting): Piece {
     if (name === 'filePiece') return { ...now, ...(variables as Variables['filePiece']).filing };
     if (name !== 'saveSchedule') return now;
     const save = variables as Variables['saveSchedule'];
-    return { ...withSchedule(now, save), undo: save.origin === 'computed' ? 'schedule computed' : 'schedule changed', redo: null };
+    return { ...withSchedule(now, save), undo: save.origin === 'computed' ? 'schedule calculated' : 'schedule changed', redo: null };
   }, piece);
 }
 

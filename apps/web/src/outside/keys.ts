@@ -12,6 +12,7 @@ export const keys = {
   bench: ['firings', 'bench'],
   learned: (kilnId: string) => ['firings', 'learned', kilnId],
   seen: (kilnId: string, look: string) => ['firings', 'seen', kilnId, look],
+  used: (look: string, formId: string) => ['firings', 'used', look, formId],
   firing: (id: string) => ['firing', id],
   shelves: ['shelves'],
   studio: ['studio'],

@@ -10,6 +10,7 @@ export { KilnPage } from './KilnPage';
 export { LabelPage } from './LabelPage';
 export { NewPiecePage } from './NewPiecePage';
 export { PiecePage } from './PiecePage';
+export { PlanFiringPage } from './PlanFiringPage';
 export { PlanPrintPage } from './PlanPrintPage';
 export { PracticePage } from './PracticePage';
 export { PrintPage } from './PrintPage';

@@ -55,7 +55,7 @@ import { ownLayers } from '@/layup/ownLayers';
 import { PartSheet } from '@/layup/PartSheet';
 import { PlanPanel } from '@/layup/PlanPanel';
 import { QueueNotice } from './QueueNotice';
-import { FiringSetUp, runHref } from '@/journey/FiringSetUp';
+import { FiringSetUp, planHref, runHref } from '@/journey/FiringSetUp';
 import { StepInForm, formedIn } from '@/planner/StepInForm';
 import { UndoBar } from '@/layup/UndoBar';
 import { OnPaper } from '@/paper/OnPaper';
@@ -76,7 +76,6 @@ import { useLayup } from '@/layup/useLayup';
 import { usePiecesHref } from './usePiecesQuery';
 
 const DRAWING_HEIGHT = 210;
-const OPENED_AFTER_MS = 60;
 
 export interface PiecePaneProps {
   id: string;
@@ -101,17 +100,13 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
   const { doc } = layup;
   const all = laidLayers(doc);
   const [selected, setSelected] = useState<number | null>(null);
-  // 'new': a firing that is being planned after the step that was looked at before, from then on named by looked.
-  const { at, another, stuck } = useLocalSearchParams<{ at?: string; another?: string; stuck?: string }>();
+  const { at, another, stuck, anneal } = useLocalSearchParams<{ at?: string; another?: string; stuck?: string; anneal?: string }>();
   const like = { id: piece.id, name: layup.name, doc };
   const [open, setOpen] = useState<string | null>(stepId ?? at ?? null);
-  const [place, setPlace] = useState<number | undefined>();
   const [adding, setAdding] = useState<'layer' | 'step' | null>(null);
   const [view, setView] = useState<BodyView>('side');
   const [parts, setParts] = useState<string[]>([]);
   const [menu, setMenu] = useState(false);
-  // Counts how often the set-up was asked for, so that the row opens again after it was closed.
-  const [asked, setAsked] = useState(open === 'new' || stuck === 'yes' ? 1 : 0);
   const journey = useJourney(doc, piece.fired, shelves, stepId ?? open);
   const { laying, shown, step } = journey;
   // The one that is looked at, else the one that comes next.
@@ -144,40 +139,23 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
     setSelected(null);
     setParts([]);
     setAdding(null);
-    setPlace(undefined);
     setOpen(id);
     // A page that is come back to shows the same step again.
     if (!beside) router.setParams({ at: id });
   };
-  const plan = (): void => {
-    setAdding(null);
-    setAsked(asked + 1);
-  };
-  const setUp = useRef<View>(null);
-  useEffect(() => {
-    if (asked === 0) return;
-    // Once what is in the row is there: before, the page has no room to scroll.
-    const timer = setTimeout(() => elementOf(setUp)?.scrollIntoView({ block: 'start' }), OPENED_AFTER_MS);
-    return () => clearTimeout(timer);
-  }, [asked]);
+  const plan = (place?: number): void => router.push(planHref(piece.id, firing?.scheduleId === null && place === undefined ? { step: firing.id } : { place }));
   const plans = usePlanFiring(piece.id, shelves);
-  async function compute(step: Step): Promise<boolean> {
-    const remarks = await plans.plan(step, piece, place);
-    if (remarks === null) {
-      showFault();
-      return false;
-    }
-    setOpen(step.id);
-    router.navigate(runHref(piece.id, step.id));
-    return true;
+  async function calculate(again: Step): Promise<void> {
+    const remarks = await plans.plan(again, piece);
+    if (remarks === null) return showFault();
+    router.navigate(runHref(piece.id, again.id));
   }
-  const isNew = open === 'new' || !firing;
-  const outdated = useOutdated(doc, isNew ? null : firing, mine, shelves, piece.fired);
+  const outdated = useOutdated(doc, firing, mine, shelves, piece.fired);
   const here = journey.steps[journey.at] as StripStep | undefined;
   const hand = step && step.kind !== 'fire' && (step.kind !== 'lay' || journey.at > 0) ? step : null;
-  const ofForm = useFormWarnings(doc, isNew ? undefined : firing, mine, shelves, piece.fired);
+  const ofForm = useFormWarnings(doc, firing, mine, shelves, piece.fired);
   const formWarning = ofForm.length > 0 ? ofForm[0] : null;
-  const formNow = useFormNow(isNew ? undefined : firing.setup.form?.id, shelves);
+  const formNow = useFormNow(firing?.setup.form?.id, shelves);
   const wornOut = formNow?.coats.some(({ coat, release, since }) => wearOf(release, since, coat.scratched) === 'recoat') ?? false;
   // The gravest stands in full on top; the others in the row that they belong to.
   const warnings = [
@@ -195,10 +173,10 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
             differences={outdated}
             actions={
               <Action
-                title={plans.working ? 'Computing …' : 'Compute again'}
+                title={plans.working ? 'Calculating …' : 'Calculate again'}
                 disabled={plans.working}
                 testID="compute-again"
-                onPress={() => void compute(firing)}
+                onPress={() => void calculate(firing)}
               />
             }
           />,
@@ -220,14 +198,11 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
   const isToCome = firing !== undefined && piece.fired[firing.id] === undefined;
   const setUpWarns = warnings.length > 1 || ofForm.length > 1 || (isToCome && wornOut);
   const isLow = useIsLow();
-  // Where the choices are open, their own button does it.
-  const [isChoosing, setChoosing] = useState(false);
-  const isPlanning = isChoosing && (isNew || firing.scheduleId === null);
-  const next = !beside && !isPlanning && (all.length > 0 || firing) && (
+  const next = !beside && (
     <NextActBar
       piece={piece}
-      firing={isNew ? undefined : firing}
-      schedule={isNew ? undefined : mine}
+      firing={firing}
+      schedule={mine}
       isNext={firing?.id === nextStep(doc.journey, (id) => piece.fired[id])?.id}
       isOutdated={outdated.length > 0}
       onPlan={plan}
@@ -370,9 +345,7 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
             onAdded={look}
             onFire={() => {
               setAdding(null);
-              setPlace(journey.at + 1);
-              setOpen('new');
-              setAsked(asked + 1);
+              plan(journey.at + 1);
             }}
           />
         )}
@@ -428,41 +401,34 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
             first={journey.at === 0 && step?.kind === 'lay' ? step : null}
           />
         )}
-        <View ref={setUp} />
-        <Fold
-          title="Set-up"
-          about={
-            !isNew
-              ? [RECIPES[firing.look].name.toLowerCase(), standsAs(firing, shelves), shelves.kilns.find(({ id }) => id === firing.kilnId)?.name]
-                  .filter(Boolean)
-                  .join(', ')
-              : 'no firing planned yet'
-          }
-          testID="set-up"
-          opened={asked || setUpWarns}
-          onOpen={setChoosing}
-          warns={setUpWarns}
-        >
-          {() => (
-            <>
-              {warnings.slice(1)}
-              <FiringSetUp
-                layup={layup}
-                piece={piece}
-                shelves={shelves}
-                open={isNew ? 'new' : firing.id}
-                onOpen={(id) => (id === 'new' ? setOpen('new') : id === null ? setOpen(null) : look(id))}
-                besideStep={stepId}
-                planning={plans}
-                onCompute={compute}
-                isOutdated={outdated.length > 0}
-                above={formWarning}
-                isDrawn={formed !== null && !isEditable && view === 'side'}
-                place={place}
-              />
-            </>
-          )}
-        </Fold>
+        {firing && (
+          <Fold
+            title="Set-up"
+            about={[RECIPES[firing.look].name.toLowerCase(), standsAs(firing, shelves), shelves.kilns.find(({ id }) => id === firing.kilnId)?.name]
+              .filter(Boolean)
+              .join(', ')}
+            testID="set-up"
+            opened={stuck === 'yes' || anneal === 'yes' || setUpWarns || plans.problem !== null}
+            warns={setUpWarns}
+          >
+            {() => (
+              <>
+                {warnings.slice(1)}
+                <FiringSetUp
+                  key={firing.id}
+                  {...{ layup, piece, shelves }}
+                  step={firing}
+                  beside={stepId === firing.id}
+                  isOutdated={outdated.length > 0}
+                  above={formWarning}
+                  isDrawn={formed !== null && !isEditable && view === 'side'}
+                  problem={plans.problem}
+                  onOpen={look}
+                />
+              </>
+            )}
+          </Fold>
+        )}
         {hasGlass && <HistoryRows {...{ layup, piece, shelves, journey, firing, beside }} />}
       </View>
     </Screen>

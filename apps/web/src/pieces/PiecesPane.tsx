@@ -98,7 +98,7 @@ export function PiecesPane({ currentId, beside = false }: { currentId?: string; 
             <Notice tone="plain" testID="no-pieces">
               {narrowed
                 ? 'No piece is like that: search for fewer words, or show all.'
-                : 'Start with a new piece: its outline and its glass, from which its firing is computed.'}
+                : 'Start with a new piece: its outline and its glass, from which its firing is calculated.'}
             </Notice>
           )}
         </View>

@@ -8,13 +8,14 @@ import type { Layup } from '@/layup/useLayup';
 
 export interface AnnealAgainProps {
   layup: Layup;
+  pieceId: string;
   step: Step;
   shelves: Shelves;
   onOpen(stepId: string): void;
 }
 
 /** Asked for from the record of that firing. */
-export function AnnealAgain({ layup, step, shelves, onOpen }: AnnealAgainProps) {
+export function AnnealAgain({ layup, pieceId, step, shelves, onOpen }: AnnealAgainProps) {
   const { anneal } = useLocalSearchParams<{ anneal?: string }>();
   if (anneal !== 'yes' || RECIPES[step.look].empty) return null;
   return (
@@ -23,7 +24,7 @@ export function AnnealAgain({ layup, step, shelves, onOpen }: AnnealAgainProps) 
       testID="anneal-again"
       actions={
         <PlanAfter
-          {...{ layup, step, shelves, onOpen }}
+          {...{ layup, pieceId, step, shelves, onOpen }}
           planned={{ look: 'anneal', setup: { kind: 'bareShelf', paper: false } }}
           isMain
           titles={{ plan: 'Plan a second anneal', there: 'To the second anneal' }}

@@ -29,7 +29,7 @@ export function EarlierEngine({ piece, step, shelves, snapshot, evaluation, offe
           offered && (
             <Action
               kind="second"
-              title={planning.working ? 'Computing …' : 'Compute again'}
+              title={planning.working ? 'Calculating …' : 'Calculate again'}
               disabled={planning.working}
               testID="compute-by-this"
               onPress={() => void planning.plan(step, piece)}

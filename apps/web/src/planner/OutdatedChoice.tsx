@@ -24,7 +24,7 @@ export function OutdatedChoice({ piece, step, shelves, differences, asItIs }: Ou
         actions={
           <>
             <Action
-              title={planning.working ? 'Computing …' : 'Compute again'}
+              title={planning.working ? 'Calculating …' : 'Calculate again'}
               disabled={planning.working}
               testID="compute-again"
               onPress={() => void planning.plan(step, piece)}

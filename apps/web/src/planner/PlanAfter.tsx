@@ -2,15 +2,18 @@
 import { addStep, placeOf, snapshotOf } from '@torvin/core/piece';
 import { impossibleFiring } from '@torvin/core/schedule';
 import type { Shelves, Step } from '@torvin/schema';
+import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import { useUnits } from '@/data/FormUnits';
+import { planHref } from '@/journey/FiringSetUp';
 import { Action } from '@/ui/Action';
 import { Notice } from '@/ui/Notice';
 import type { Layup } from '@/layup/useLayup';
 
 export interface PlanAfterProps {
   layup: Layup;
+  pieceId: string;
   /** The firing that it comes after. */
   step: Step;
   shelves: Shelves;
@@ -18,11 +21,13 @@ export interface PlanAfterProps {
   isMain: boolean;
   titles: { plan: string; there: string };
   testIDs: { plan: string; there: string };
+  /** Looks at the one that is there. */
   onOpen(stepId: string): void;
 }
 
-export function PlanAfter({ layup, step, shelves, planned, isMain, titles, testIDs, onOpen }: PlanAfterProps) {
+export function PlanAfter({ layup, pieceId, step, shelves, planned, isMain, titles, testIDs, onOpen }: PlanAfterProps) {
   const units = useUnits();
+  const router = useRouter();
   const [id] = useState(() => uuid());
   const { doc } = layup;
   const place = placeOf(doc, step.id) + 1;
@@ -42,7 +47,7 @@ export function PlanAfter({ layup, step, shelves, planned, isMain, titles, testI
       testID={testIDs.plan}
       onPress={() => {
         layup.edit(edited);
-        onOpen(id);
+        router.push(planHref(pieceId, { step: id }));
       }}
     />
   );

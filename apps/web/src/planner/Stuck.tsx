@@ -13,13 +13,14 @@ import type { Layup } from '@/layup/useLayup';
 
 export interface StuckProps {
   layup: Layup;
+  pieceId: string;
   /** The firing it came from. */
   step: Step;
   shelves: Shelves;
   onOpen(stepId: string): void;
 }
 
-export function Stuck({ layup, step, shelves, onOpen }: StuckProps) {
+export function Stuck({ layup, pieceId, step, shelves, onOpen }: StuckProps) {
   const units = useUnits();
   const { stuck } = useLocalSearchParams<{ stuck?: string }>();
   const snapshot = RECIPES[step.look].empty || RECIPES[step.look].frees ? null : snapshotOf(layup.doc, step, shelves);
@@ -40,7 +41,7 @@ export function Stuck({ layup, step, shelves, onOpen }: StuckProps) {
           <View style={{ gap: space.small }}>
             <RescueCard rescue={rescue} asTyped={!setup.form} />
             <PlanAfter
-              {...{ layup, step, shelves, onOpen }}
+              {...{ layup, pieceId, step, shelves, onOpen }}
               planned={{ look: 'loosen', setup: { kind: 'onPosts', paper: false, ...(step.setup.form ? { form: step.setup.form } : {}) } }}
               isMain={rescue.warms === 'first'}
               titles={{ plan: 'Plan the firing that frees it', there: 'To the firing that frees it' }}

@@ -17,7 +17,7 @@ describe.each([
   ['inches', INCH],
 ] as const)('in %s', (_, units) => {
   test.each(LOOKS.filter((look) => RECIPES[look].asks && !RECIPES[look].empty).map((look) => [look]))(
-    'a firing to %s is changed and computed again',
+    'a firing to %s is changed and calculated again',
     (look) => {
       const fields = fieldsOf(look, 'oval');
       const shaping = {

@@ -1,10 +1,10 @@
 import { TYPICAL_FAMILIES } from '@torvin/core/glass';
 import type { Look } from '@torvin/core/look';
-import { type LaidLayer, asJourney, laidLayers } from '@torvin/core/piece';
+import { type LaidLayer, asJourney, laidLayers, setUpIn } from '@torvin/core/piece';
 import { COUNT, METRIC, NUMBER, readFigure } from '@torvin/core/units';
 import { EMPTY_SHELVES, type FormRecord, type PieceDoc, type Shelves, type Step } from '@torvin/schema';
 import { type PieceEntry, entryOf, fieldOfPath, newEntry, PIECE_ENTRY_SCHEMAS, outlineOf } from '@/layup/pieceEntry';
-import { type StepEntry, entryOfStep, setUpIn, stepOf, usualWet, whyImpossible, withLook, withSetUp } from './stepEntry';
+import { type StepEntry, entryOfStep, stepOf, whyImpossible } from './stepEntry';
 
 const kiln = {
   name: 'Kiln',
@@ -181,23 +181,49 @@ describe('a firing as chosen', () => {
   });
 
   test('what was chosen by hand stays when another kind of firing is chosen, where it serves that too', () => {
-    const entry = { ...entryOfStep(doc, null, shelves, METRIC), setup: 'raisedShelf' as const, wet: 'glued' as const };
-    const to = (look: Look, byHand: readonly (keyof StepEntry)[]) => withLook(entry, look, { step: null, shelves, units: METRIC, byHand });
-    expect(to('tack', ['setup', 'wet'])).toMatchObject({ setup: 'raisedShelf', wet: 'glued' });
-    expect(to('tack', [])).toMatchObject({ setup: 'bareShelf' });
-    expect(to('slump', ['setup'])).toMatchObject({ setup: 'inMould' });
-    expect(to('dryMould', ['wet'])).toMatchObject({ wet: 'damp' });
+    const to = (look: Look, byHand: Partial<StepEntry>) => entryOfStep(doc, null, shelves, METRIC, { ...byHand, look });
+    expect(to('tack', { setup: 'raisedShelf', wet: 'glued' })).toMatchObject({ setup: 'raisedShelf', wet: 'glued' });
+    expect(to('tack', {})).toMatchObject({ setup: 'bareShelf', wet: 'dry' });
+    expect(to('slump', { setup: 'raisedShelf' })).toMatchObject({ setup: 'inMould' });
+    expect(to('dryMould', { wet: 'glued' })).toMatchObject({ wet: 'damp' });
     // A wall that was typed stays whatever it is of.
-    expect(to('dryMould', [])).toHaveProperty('ware');
-    expect(to('dryMould', ['ware'])).not.toHaveProperty('ware');
+    expect(to('dryMould', {}).ware).not.toBe('');
+    expect(to('dryMould', { ware: '31 mm', of: 'castable' })).toMatchObject({ ware: '31 mm', of: 'castable' });
+    expect(to('dryMould', { of: 'castable' }).ware).not.toBe(to('dryMould', {}).ware);
   });
 
-  test('over a former glass is draped, unless it has a shape to keep', () => {
-    expect(withSetUp(doc, { look: 'firePolish' }, 'overFormer')).toEqual({ look: 'drape' });
-    expect(withSetUp(doc, { look: 'drape' }, 'overFormer')).toEqual({});
-    expect(withSetUp(doc, { look: 'firePolish' }, 'raisedShelf')).toEqual({});
-    const bowl = { ...doc, journey: [...doc.journey, { kind: 'fire', id: 's', look: 'slump', setup: { kind: 'inMould', paper: false } } as unknown as Step] };
-    expect(withSetUp(bowl, { look: 'firePolish' }, 'overFormer')).toEqual({});
+  test('a plaster mould is damp until a firing has dried it', () => {
+    expect(entryOfStep(doc, null, shelves, METRIC, { look: 'openCast' })).toMatchObject({ setup: 'inInvestment', wet: 'damp' });
+    const dried = {
+      kind: 'fire',
+      id: 'd',
+      look: 'dryMould',
+      setup: { kind: 'bareShelf', paper: false, shaping: { kind: 'ware', of: 'plaster' } },
+    } as unknown as Step;
+    expect(entryOfStep({ ...doc, journey: [dried, ...doc.journey] }, null, shelves, METRIC, { look: 'openCast' })).toMatchObject({ wet: 'dry' });
+  });
+
+  test('is set up as the like was in this piece, else as the studio fired it last, where that still is on its shelves', () => {
+    const used = { kilnId: 'new', controllerId: 'box', releaseId: 'spray', setup: { kind: 'board', paper: true } } as const;
+    expect(entryOfStep(doc, null, shelves, METRIC, {}, { used })).toMatchObject({ setup: 'board', paper: true, under: 'spray', kilnId: 'new' });
+    expect(entryOfStep(doc, null, shelves, METRIC, {}, { used: { ...used, kilnId: 'old' } })).toMatchObject({ setup: 'board', kilnId: 'new' });
+    // A board serves no drape.
+    expect(entryOfStep(doc, null, shelves, METRIC, { look: 'drape' }, { used })).toMatchObject({ setup: 'overFormer' });
+    const first = {
+      kind: 'fire',
+      id: 'f',
+      look: 'fullFuse',
+      setup: { kind: 'floorShelf', paper: false },
+      kilnId: 'old',
+      controllerId: 'box',
+    } as unknown as Step;
+    const fused = { ...doc, journey: [...doc.journey, first] };
+    expect(entryOfStep(fused, null, shelves, METRIC, { look: 'fullFuse' }, { used })).toMatchObject({ setup: 'floorShelf', paper: false, kilnId: 'old' });
+    // What is chosen by hand stands above all of it.
+    expect(entryOfStep(fused, null, shelves, METRIC, { look: 'fullFuse', setup: 'bareShelf', paper: true }, { used })).toMatchObject({
+      setup: 'bareShelf',
+      paper: true,
+    });
   });
 
   test('what came half-way is guessed to be done again, what came all the way is not', () => {
@@ -210,7 +236,7 @@ describe('a firing as chosen', () => {
         shelves,
         METRIC,
         {},
-        result ? { d: result } : {},
+        { fired: result ? { d: result } : {} },
       ).look;
     expect(after({ down_m: 0.02 })).toBe('drape');
     // Or where its record says so.
@@ -294,10 +320,4 @@ describe('a problem from the server', () => {
   ])('at %s is shown at %s', (path, field) => {
     expect(fieldOfPath(path)).toBe(field);
   });
-});
-
-test('a plaster mould is taken to come damp, and what was said of it is said of no other', () => {
-  expect(usualWet('openCast', { look: 'fullFuse', setup: 'bareShelf', wet: 'dry' })).toBe('damp');
-  expect(usualWet('fullFuse', { look: 'openCast', setup: 'inInvestment', wet: 'damp' })).toBe('dry');
-  expect(usualWet('fullFuse', { look: 'tack', setup: 'bareShelf', wet: 'glued' })).toBe('glued');
 });

@@ -1,7 +1,7 @@
 /** A firing as it is chosen and typed, turned into a step of the piece when it holds. */
 import { sidesOf } from '@torvin/core/body';
 import { type FormShape, type Plan, openingOf } from '@torvin/core/form';
-import { type Look, neededWork, RECIPES, type RecipeGroup, type Shaping, type ShapingField, SHAPINGS, shapingDown, emptyItemOf } from '@torvin/core/look';
+import { type Look, neededWork, RECIPES, type Shaping, type ShapingField, SHAPINGS, emptyItemOf } from '@torvin/core/look';
 import {
   givesShape,
   heldForm,
@@ -10,16 +10,17 @@ import {
   laidLayers,
   firingsOf,
   firingOf,
-  placeOf,
   withStep,
-  type JourneyStep,
   leavesShelf,
   type HeldForm,
-  type LaidLayer,
-  shapingOf,
+  likelyLook,
+  setUpIn,
+  setUpsFor,
+  usualSetUp,
+  wasShapedBefore,
 } from '@torvin/core/piece';
 import { type Problem, type Outcome, found } from '@torvin/core/problem';
-import { DEFAULT_SCHOOL, impossibleFiring, type SetUpKind, EMPTY_SETUPS, type Wet } from '@torvin/core/schedule';
+import { DEFAULT_SCHOOL, impossibleFiring, type SetUpKind, type Wet } from '@torvin/core/schedule';
 import { LENGTH, type LengthUnit, type Measure, type Units, readFigure, text, suggestedWords } from '@torvin/core/units';
 import type { Cone, EmptyItemKind } from '@torvin/core/emptyFiring';
 import type { Piece, PieceDoc, Shelves, Step } from '@torvin/schema';
@@ -95,99 +96,12 @@ export function usualEmptyItem(look: Look, { length }: Units, of?: EmptyItemKind
   return { of: kind, ware: suggestedWords(USUAL_ITEM_M[kind], length), ...(of ? {} : { wet: item.of.includes('fibre') ? 'dry' : 'damp' }) };
 }
 
-/** The set-up that a look is usually fired on. */
-export const usualSetUp = (look: Look): SetUpKind => RECIPES[look].usuallyOn ?? 'bareShelf';
-
-/** A plaster mould comes damp from the bench; what was said of another look's mould is not said of this one. */
-export const usualWet = (look: Look, before: Pick<StepEntry, 'look' | 'setup' | 'wet'>): StepEntry['wet'] =>
-  usualSetUp(look) === 'inInvestment' ? 'damp' : before.setup === 'inInvestment' || RECIPES[before.look].empty ? 'dry' : before.wet;
-
-/** Shelves and boards, which any kind of firing that asks for no form can stand on. */
-const PLAIN: readonly SetUpKind[] = EMPTY_SETUPS;
-
-interface WithLook {
-  step: Step | null;
-  shelves: Shelves;
-  units: Units;
-  /** What was chosen by hand. */
-  byHand: readonly (keyof StepEntry)[];
-}
-
-/** What another kind of firing changes of a plan: how it stands, what has to leave, what is fired; but for what was chosen by hand and serves it too. */
-export function withLook(entry: StepEntry, look: Look, { step, shelves, units, byHand }: WithLook): Partial<StepEntry> {
-  const form = formOf({ ...entry, look }, step, shelves);
-  const usual = form ? setUpIn(form, look) : usualSetUp(look);
-  const isEmptyFiring = [look, entry.look].some((one) => RECIPES[one].empty !== undefined);
-  const setup = byHand.includes('setup') && PLAIN.includes(usual) && PLAIN.includes(entry.setup) ? entry.setup : usual;
-  const wet = byHand.includes('wet') && !isEmptyFiring ? entry.wet : usualWet(look, entry);
-  // Glue on glass says nothing of a mould that is dried.
-  const kept = isEmptyFiring ? byHand.filter((key) => key !== 'wet') : byHand;
-  return { setup, wet, ...without(usualEmptyItem(look, units), kept) };
-}
-
-/** What is usual, but for what was chosen or typed by hand. */
-export const without = (usual: Partial<StepEntry>, byHand: readonly (keyof StepEntry)[]): Partial<StepEntry> =>
-  Object.fromEntries(Object.entries(usual).filter(([key]) => !byHand.includes(key as keyof StepEntry)));
-
-/** Over a former glass is draped, unless it is to keep a shape that it has. */
-export function withSetUp(doc: PieceDoc, { look }: Pick<StepEntry, 'look'>, setup: SetUpKind): Partial<StepEntry> {
-  const isShaped = firingsOf(doc).some((one) => RECIPES[one.look].group === 'shaped');
-  return setup === 'overFormer' && !isShaped && RECIPES[look].asks?.kind !== 'former' ? { look: 'drape' } : {};
-}
-
-/** More than so much frit on an area runs together as a heap; less opens as lace, kg/m². */
-const LACE_AT_MOST_KG_M2 = 5;
-
-/** Grains alone: in a dam they are melted, powder sinters to a leaf, a film of frit opens as lace, more of it is a heap. Lumps alone are melted in a dam and run together without one. */
-function ofGrains(layers: readonly LaidLayer[], dammed: boolean): Look | null {
-  if (layers.some(({ form }) => form === 'chunks') && layers.every((layer) => 'perArea_kg_m2' in layer)) return dammed ? 'slabFlow' : 'fullFuse';
-  const grains = layers.flatMap((layer) => (layer.form === 'frit' || layer.form === 'powder' ? [layer] : []));
-  if (grains.length < layers.length) return null;
-  if (dammed) return 'slabFlow';
-  if (grains.every(({ form }) => form === 'powder')) return 'wafer';
-  return grains.reduce((sum, { perArea_kg_m2, cover = 1 }) => sum + perArea_kg_m2 * cover, 0) > LACE_AT_MOST_KG_M2 ? 'heap' : 'lace';
-}
-
-/** Nearer to its whole way it has come all of it. */
-const ALL_BUT = 0.98;
-
-/** Whether a firing that bends glass was measured to have brought it less far than it was to. */
-function cameShort(step: Step, { footprint }: PieceDoc): boolean {
-  const whole_m = shapingDown(shapingOf(step, footprint));
-  return step.measured !== undefined && whole_m !== null && step.measured.down_m < ALL_BUT * whole_m;
-}
-
-/** What a piece's next firing most likely is: parts that stand are tacked, loose sheets fused, what is one body slumped, what came short done again. */
-function likelyLook(doc: PieceDoc, fired: Piece['fired'] = {}): Look {
-  if (laidLayers(doc).length === 0) return 'dryMould';
-  const since = doc.journey.slice(doc.journey.findLastIndex(({ kind }) => kind === 'fire') + 1);
-  const laid = laidLayers({ journey: since });
-  const isFirst = since.length === doc.journey.length;
-  const before = firingsOf(doc);
-  const last = before.at(-1);
-  if (since.length === 0 && last && (cameShort(last, doc) || fired[last.id] === 'short')) return last.look;
-  const grains = isFirst && laid.length > 0 ? ofGrains(laid, doc.dammed) : null;
-  if (grains) return grains;
-  // A mould that was dried or burnt out for it is filled.
-  if (laid.length > 0 && before.length > 0 && before.every((one) => ofMould(one))) return 'openCast';
-  if (isFirst && doc.dammed && laid.length > 0) return laid.every((layer) => layer.form === 'pieces' && layer.cutFace === 'side') ? 'strips' : 'slabFlow';
-  if (laid.length > 0) return laid.at(-1)?.form === 'pieces' ? 'tack' : laid.length > 1 || !isFirst ? 'fullFuse' : 'firePolish';
-  return since.some(({ kind }) => ROUGHENS.includes(kind)) ? 'firePolish' : 'slump';
-}
-
-/** A mould fired by itself. */
-const ofMould = ({ look, setup: { shaping } }: Step): boolean => RECIPES[look].empty !== undefined && emptyItemOf(shaping)?.of !== 'shelf';
-
-/** Steps after which a face is matt or open. */
-const ROUGHENS: readonly JourneyStep['kind'][] = ['grind', 'blast', 'fill'];
-
-/** Which kinds of firing are offered first: by what lies in the piece, and whether it was fired before this one. */
-export function likelyGroup(doc: PieceDoc, step: Step | null, fired: Piece['fired'] = {}): RecipeGroup {
-  if (step === null) return RECIPES[likelyLook(doc, fired)].group;
-  const layers = laidLayers(doc);
-  if (layers.length === 0) return 'ware';
-  if (layers.every((layer) => 'perArea_kg_m2' in layer)) return layers.some(({ form }) => form === 'chunks') ? 'flat' : 'grains';
-  return firingsOf({ journey: doc.journey.slice(0, placeOf(doc, step.id)) }).length > 0 ? 'shaped' : 'flat';
+/** A plaster mould comes damp from the bench, unless a firing before has dried or burnt it out. */
+function usualWet(look: Look, before: readonly Step[], units: Units): StepEntry['wet'] {
+  if (RECIPES[look].empty) return usualEmptyItem(look, units).wet ?? 'dry';
+  return usualSetUp(look) === 'inInvestment' && !before.some((one) => RECIPES[one.look].empty && emptyItemOf(one.setup.shaping)?.of !== 'shelf')
+    ? 'damp'
+    : 'dry';
 }
 
 const present = <T extends { id: string }>(records: readonly T[], archived: readonly string[]): T[] => records.filter(({ id }) => !archived.includes(id));
@@ -202,18 +116,32 @@ function shapingFigure(shaping: Shaping | undefined, kind: string, key: string):
 /** A figure of a form as a person of this studio would write it. */
 const written = (value: number | undefined, of: Measure, units: Units): string => (value === undefined ? '' : text(of.written(value, units)));
 
-/** touched: what has been chosen or typed already. fired: how its firings came out. */
+/** How something like it was fired before: in this piece, in the same form, or last in the studio. */
+export type UsedBefore = Pick<Step, 'kilnId' | 'controllerId' | 'setup' | 'releaseId'>;
+
+export interface FiredBefore {
+  /** How the piece's firings came out. */
+  fired?: Piece['fired'];
+  /** How the studio fired the like last; null while that is not known. */
+  used?: UsedBefore | null;
+}
+
+/** doc: the piece up to this firing. touched: what was chosen or typed by hand; all else follows what is chosen, and how the like was fired before. */
 export function entryOfStep(
   doc: PieceDoc,
   step: Step | null,
-  { kilns, controllers, archived }: Shelves,
+  shelves: Shelves,
   units: Units,
   touched: Partial<StepEntry> = {},
-  fired: Piece['fired'] = {},
+  { fired = {}, used = null }: FiredBefore = {},
 ): StepEntry {
-  const look = step?.look ?? likelyLook(doc, fired);
-  const shaping = step?.setup.shaping;
+  const look = touched.look ?? step?.look ?? likelyLook(doc, fired);
+  // Another kind of firing is set up afresh.
+  const kept = step?.look === look ? step : null;
   const firings = firingsOf(doc);
+  const alike = firings.findLast((one) => one.look === look);
+  const before = kept ?? alike ?? used;
+  const shaping = (step ?? alike)?.setup.shaping;
   const last = firings.at(-1);
   const item = emptyItemOf(shaping);
   const [wide_m, long_m] = sidesOf(doc.footprint);
@@ -225,28 +153,44 @@ export function entryOfStep(
       return [field, suggests_m === undefined ? written(shapingFigure(shaping, kind, key), of, units) : suggestedWords(suggests_m, units.length)];
     }),
   );
+  const { kilns, controllers, archived } = shelves;
+  const formId = touched.formId === undefined ? ((step ?? alike)?.setup.form?.id ?? null) : touched.formId;
+  const form = formOf({ formId, look }, step, shelves);
+  const setUps = setUpsFor(look, form, wasShapedBefore(doc, doc.journey.length));
+  const usual = [before?.setup.kind, form ? setUpIn(form, look) : usualSetUp(look)].find(
+    (kind) => kind !== undefined && (kept?.setup.kind === kind || setUps.includes(kind)),
+  );
+  const { wet, setup, ...others } = touched;
+  const dries = RECIPES[look].empty !== undefined;
   return {
     ...(Object.fromEntries(figures) as Record<StepField, string>),
     // The outline is that of what is fired where there is no glass; how large a shelf or a mould under glass is has to be said.
     ...(item || laidLayers(doc).length > 0 ? {} : { wide: written(wide_m, LENGTH, units), long: written(long_m, LENGTH, units) }),
-    ...(item ? {} : usualEmptyItem(look, units)),
-    of: item?.of ?? RECIPES[look].empty?.of[0] ?? 'plaster',
+    ...(item ? {} : usualEmptyItem(look, units, touched.of)),
+    of: item && RECIPES[look].empty?.of.includes(item.of) ? item.of : (RECIPES[look].empty?.of[0] ?? 'plaster'),
     cone: item?.cone ?? USUAL_CONE,
-    formId: step?.setup.form?.id ?? null,
+    formId,
     shelfId: step?.setup.shelf?.id ?? null,
     comesDown: step?.setup.form?.drop_m === undefined ? '' : written(step.setup.form.drop_m, LENGTH, units),
     mould: shaping?.kind === 'hollow' ? (shaping.plan ?? 'round') : mouldOf(doc.footprint),
     slender: (shaping && 'slender' in shaping ? shaping.slender : undefined) ?? 'slab',
     look,
-    setup: step?.setup.kind ?? usualSetUp(look),
-    paper: step?.setup.paper ?? false,
-    under: (step ?? firings.findLast(({ setup }) => setup.kind === usualSetUp(look)))?.releaseId ?? null,
-    wet: step ? (step.setup.wet ?? 'dry') : (usualEmptyItem(look, units).wet ?? 'dry'),
-    kilnId: step?.kilnId ?? last?.kilnId ?? present(kilns, archived)[0]?.id ?? '',
-    controllerId: step?.controllerId ?? last?.controllerId ?? present(controllers, archived)[0]?.id ?? '',
-    ...touched,
+    paper: before?.setup.paper ?? false,
+    under: (kept ?? step ?? alike ?? used ?? firings.findLast((one) => one.setup.kind === usualSetUp(look)))?.releaseId ?? null,
+    kilnId: (step ?? last ?? usedKiln(used, shelves))?.kilnId ?? present(kilns, archived)[0]?.id ?? '',
+    controllerId: (step ?? last ?? usedKiln(used, shelves))?.controllerId ?? present(controllers, archived)[0]?.id ?? '',
+    ...others,
+    // Glue on glass says nothing of a mould that is dried; a shelf that was chosen says nothing of a mould.
+    wet: wet !== undefined && !(dries && wet === 'glued') ? wet : kept ? (kept.setup.wet ?? 'dry') : usualWet(look, firings, units),
+    setup: setup !== undefined && setUps.includes(setup) ? setup : (usual ?? setUps[0]),
   };
 }
+
+/** What is on the shelf still. */
+const usedKiln = (used: UsedBefore | null, { kilns, controllers, archived }: Shelves): UsedBefore | null =>
+  used && present(kilns, archived).some(({ id }) => id === used.kilnId) && present(controllers, archived).some(({ id }) => id === used.controllerId)
+    ? used
+    : null;
 
 export interface Fault {
   field: StepField | 'kiln' | 'setup' | 'form' | 'comesDown';
@@ -341,16 +285,6 @@ const standing = (id: string | null, kept: HeldForm | undefined, forms: Shelves[
   forms.find((one) => one.id === id) ?? (kept && kept.id === id ? { id: kept.id, name: kept.name, ...kept.shape } : null);
 
 type ShelfForm = { id: string; name: string } & FormShape;
-
-/** The set-up that a form is usually fired in: investment stands in its own. */
-export const setUpIn = (form: Pick<FormShape, 'use' | 'material'>, look: Look): SetUpKind =>
-  form.use === 'hollow' && form.material !== 'plasterSilica'
-    ? 'inMould'
-    : form.use === 'former'
-      ? 'overFormer'
-      : form.use === 'cavity' || form.use === 'hollow'
-        ? 'inInvestment'
-        : usualSetUp(look);
 
 /** Of a form that is known. */
 export function stepFor(entry: StepEntry, shaping: Shaping | undefined, before: Step | null, id: string): Step {

@@ -117,6 +117,6 @@ test('one that is changed without end is said so, and nothing of it is saved', a
     client.setQueryData(keys.piece('p'), { ...piece, doc: laid(depth) });
   };
   await act(async () => void (await result.current.plan(step, piece)));
-  expect(result.current.problem?.message).toMatch(/changed while this was computed/);
+  expect(result.current.problem?.message).toMatch(/changed while this was calculated/);
   expect(at.current.saved).toEqual([]);
 });

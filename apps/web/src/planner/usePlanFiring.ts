@@ -8,7 +8,7 @@ import { useState } from 'react';
 import { problemOfError } from '@/outside/client';
 import { seenIn } from '@/data/bench';
 import { useUnits } from '@/data/FormUnits';
-import { compute } from '@/engine/client';
+import { computedQuery } from '@/engine/useComputed';
 import { pieceQueue } from '@/outbox/kinds';
 import { pieceNow } from '@/outbox/shown';
 import { isSame } from '@/outbox/merge';
@@ -16,7 +16,7 @@ import { useOutbox } from '@/outbox/useOutbox';
 import { putSchedule } from './putSchedule';
 
 const TRIES = 4;
-const CHANGING: Problem = { code: 'changing', path: '', message: 'The piece was changed while this was computed. Compute it again.' };
+const CHANGING: Problem = { code: 'changing', path: '', message: 'The piece was changed while this was calculated. Calculate it again.' };
 
 export interface PlanFiring {
   /** place: index in the journey where a new one comes; at its end where left out. Resolves with what was said about it; with null where nothing came of it, or the server refused it, which its page says. */
@@ -43,7 +43,7 @@ export function usePlanFiring(pieceId: string, shelves: Shelves): PlanFiring {
       if (!snapshot.ok) return snapshot;
       const impossible = impossibleFiring(snapshot.value.firing, units.length);
       if (impossible) return { ok: false, problem: impossible };
-      const composed = await compute('compose', { ...snapshot.value.firing, units });
+      const composed = await client.fetchQuery(computedQuery('compose', { ...snapshot.value.firing, units }));
       if (!composed.ok) return composed;
       // What was laid otherwise while it was computed makes it another's schedule: it is computed once more.
       if (!isSame(now().doc, before)) continue;
@@ -77,4 +77,5 @@ export function usePlanFiring(pieceId: string, shelves: Shelves): PlanFiring {
   };
 }
 
-const withFiring = (doc: PieceDoc, step: Step, place?: number) => (firingOf(doc, step.id) ? changeStep(doc, step) : addStep(doc, step, place));
+/** The piece with this firing: changed, or put at its place. */
+export const withFiring = (doc: PieceDoc, step: Step, place?: number) => (firingOf(doc, step.id) ? changeStep(doc, step) : addStep(doc, step, place));

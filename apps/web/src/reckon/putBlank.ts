@@ -1,9 +1,9 @@
 /** A blank, as it goes into a piece: its outline or the cut to it, and the firing that shapes it. */
-import { type HeldForm, type PlannedStep, putBlank } from '@torvin/core/piece';
+import { type HeldForm, type PlannedStep, putBlank, setUpIn, usualSetUp } from '@torvin/core/piece';
 import type { BlankAsked, BlankTold } from '@torvin/core/quantity';
 import type { Units } from '@torvin/core/units';
 import type { PieceDoc, Shelves } from '@torvin/schema';
-import { entryOfStep, setUpIn, stepFor, usualSetUp } from '@/planner/stepEntry';
+import { entryOfStep, stepFor } from '@/planner/stepEntry';
 import { capital } from '@/ui/capital';
 import type { ReckonedOf } from './glassOf';
 import type { Puts } from './PutOrKeep';

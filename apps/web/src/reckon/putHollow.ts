@@ -1,11 +1,11 @@
 /** Glass in a hollow, as it goes into a piece: the outline and dam of the hollow, how deep it comes to lie, and the casting of what narrows downwards. */
 import { footprintArea, footprintWords } from '@torvin/core/body';
 import { USUAL_WALL_M, cavityOf } from '@torvin/core/look';
-import { type PlannedStep, type PutAs, firingsOf, laidAsPut, putGlass, sheetsFor } from '@torvin/core/piece';
+import { type PlannedStep, type PutAs, firingsOf, laidAsPut, putGlass, sheetsFor, usualSetUp } from '@torvin/core/piece';
 import { type Brick, type Hollow, fromAbove, heldTo, surfaceAt } from '@torvin/core/quantity';
 import { type Units, formatLength, formatMass, formatStock, text, WATER_kg_m3 } from '@torvin/core/units';
 import type { PieceDoc, Shelves } from '@torvin/schema';
-import { entryOfStep, stepFor, usualSetUp } from '@/planner/stepEntry';
+import { entryOfStep, stepFor } from '@/planner/stepEntry';
 import { capital } from '@/ui/capital';
 import type { ReckonedOf } from './glassOf';
 import type { Puts } from './PutOrKeep';

@@ -20,7 +20,7 @@ export function ComparedPanel({ computed, schedule, segments, evaluation }: Comp
   return (
     <View>
       {lines.length === 0 ? (
-        <Words>Nothing differs: it is as computed.</Words>
+        <Words>Nothing differs: it is as calculated.</Words>
       ) : (
         lines.map((line) => (
           <Words key={line} testID="difference">
@@ -29,7 +29,7 @@ export function ComparedPanel({ computed, schedule, segments, evaluation }: Comp
         ))
       )}
       <SideBySide
-        heads={['as computed', 'in hand']}
+        heads={['as calculated', 'in hand']}
         rows={consequences({ firing: computed.snapshot.firing, evaluation: computed.result }, { firing: schedule.snapshot.firing, evaluation }, units)}
         testID="compared-with-computed"
       />

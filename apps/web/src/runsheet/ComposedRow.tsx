@@ -66,7 +66,7 @@ export function ComposedRow({ name, about, firing, taken, unit, working, onTake,
           ))}
         </>
       )}
-      {!value && !problem && <Words tone="muted">Computing …</Words>}
+      {!value && !problem && <Words tone="muted">Calculating …</Words>}
     </View>
   );
 }

@@ -52,7 +52,7 @@ export function RunPanels({ piece, step, schedule, shelves, sheet, unit, start, 
     <View>
       {problem && <Notice tone="warn">{problem.message}</Notice>}
       {computed && computed.stepId === step.id && (
-        <Fold title="Compared with computed" about="what differs, and what that does" testID="compared">
+        <Fold title="Compared with calculated" about="what differs, and what that does" testID="compared">
           {() => <ComparedPanel computed={computed} schedule={schedule} segments={segments} evaluation={evaluation} />}
         </Fold>
       )}

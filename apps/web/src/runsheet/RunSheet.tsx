@@ -232,7 +232,7 @@ const ColumnNames = memo(function ColumnNames({ bands, figuresWidth, onBack }: C
       <View style={{ width: figuresWidth, justifyContent: 'flex-end', paddingHorizontal: space.large, paddingBottom: onBack ? 0 : space.hair }}>
         {onBack ? (
           <View style={{ alignItems: 'flex-start', marginLeft: -space.small }}>
-            <Action kind="plain" title="Back to computed" testID="back-to-computed" onPress={onBack} />
+            <Action kind="plain" title="Back to calculated" testID="back-to-computed" onPress={onBack} />
           </View>
         ) : (
           <Words size="note" tone="muted">

@@ -92,7 +92,7 @@ export function RunSheetScreen({ piece, step, schedule, shelves, outdated, stand
           {kilnName} ·{' '}
           <Words size="label" tone="muted" testID="schedule-state">
             {/* No longer than what stands there before and after, so that nothing below it moves. */}
-            {sheet.queue.saving && answers ? 'saving …' : sheet.changed ? 'changed by hand' : 'as computed'}
+            {sheet.queue.saving && answers ? 'saving …' : sheet.changed ? 'changed by hand' : 'as calculated'}
           </Words>
         </Words>
       }

@@ -45,7 +45,7 @@ export function SchoolPanel({ firing, unit, working, onTake }: SchoolPanelProps)
   if (emptyFiringOf(firing)) {
     return (
       <View role="list">
-        <Words size="label" tone="muted">{`In use: ${HEATS[firing.school.heat].toLowerCase()}. Every row is computed for this wall and kiln.`}</Words>
+        <Words size="label" tone="muted">{`In use: ${HEATS[firing.school.heat].toLowerCase()}. Every row is calculated for this wall and kiln.`}</Words>
         {(['cooler', 'hotter'] as const).map((heat) => (
           <ComposedRow
             key={heat}
@@ -67,7 +67,7 @@ export function SchoolPanel({ firing, unit, working, onTake }: SchoolPanelProps)
   return (
     <View role="list">
       <Words size="label" tone="muted">
-        {`In use: ${HEATS[firing.school.heat].toLowerCase()}, ${firing.school.soak === 'auto' ? `soak by thickness, low from ${text(formatLength(firing.limits.thick_m, length))}` : SOAKS[firing.school.soak]}${firing.school.grains === 'held' ? ', held while the grains sink' : ''}. Every row is computed for this body and kiln.`}
+        {`In use: ${HEATS[firing.school.heat].toLowerCase()}, ${firing.school.soak === 'auto' ? `soak by thickness, low from ${text(formatLength(firing.limits.thick_m, length))}` : SOAKS[firing.school.soak]}${firing.school.grains === 'held' ? ', held while the grains sink' : ''}. Every row is calculated for this body and kiln.`}
       </Words>
       {SCHOOLS.map((school) => (
         <ComposedRow

@@ -42,7 +42,7 @@ export function StandsPanel({ firing, setup, release, unit, working, onTake }: S
   return (
     <View role="list">
       <Words size="label" tone="muted">
-        {`In use: ${SETUP_NAMES[setup.kind].toLowerCase()}. Every row is computed for this body and kiln${release ? `, with ${release.name}` : setup.paper ? ', on fibre paper' : ''}.`}
+        {`In use: ${SETUP_NAMES[setup.kind].toLowerCase()}. Every row is calculated for this body and kiln${release ? `, with ${release.name}` : setup.paper ? ', on fibre paper' : ''}.`}
       </Words>
       {STANDS.map((kind) => (
         <ComposedRow

@@ -191,7 +191,7 @@ export function useRunSheet(piece: Piece, schedule: Schedule): RunSheetState {
     preview: show,
     cancel: drop,
     keep,
-    backToComputed: () => point(firingOf(piece.doc, schedule.stepId)?.computedId, 'back to computed'),
+    backToComputed: () => point(firingOf(piece.doc, schedule.stepId)?.computedId, 'back to calculated'),
     use: (scheduleId) => point(scheduleId, 'another version taken'),
     undo: draft !== null ? 'schedule changed' : piece.undo,
     redo: draft !== null ? null : piece.redo,

@@ -9,6 +9,7 @@ import { type CoatNow, useFormNow } from '@/data/forms';
 import { useUnits } from '@/data/FormUnits';
 import { useOutbox } from '@/outbox/useOutbox';
 import { useTheme } from '@/theme/ThemeContext';
+import { planHref } from '@/journey/FiringSetUp';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Notice } from '@/ui/Notice';
@@ -57,7 +58,7 @@ function DryIt({ form, shelves }: { form: FormRecord; shelves: Shelves }) {
   const plan = (): void => {
     const id = uuid();
     outbox.put('createPiece', { id, name: `Drying of ${form.name}`.slice(0, 80), doc: dries.doc });
-    router.navigate(`/pieces/${id}?at=${dries.firing}`);
+    router.navigate(planHref(id, { step: dries.firing }));
   };
   return <Action kind="plain" title="Plan its drying" label="Plan its drying: a firing with no glass in it" testID="plan-drying" onPress={plan} />;
 }

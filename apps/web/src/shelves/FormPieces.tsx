@@ -12,6 +12,7 @@ import { useUnits } from '@/data/FormUnits';
 import { useOutbox } from '@/outbox/useOutbox';
 import { Thumbnail } from '@/photos/Thumbnail';
 import { useTheme } from '@/theme/ThemeContext';
+import { planHref } from '@/journey/FiringSetUp';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { LinkRow } from '@/ui/LinkRow';
@@ -103,7 +104,7 @@ function TryClear({ form, shelves, untried }: { form: FormRecord; shelves: Shelv
   const begin = (): void => {
     const id = uuid();
     outbox.put('createPiece', { id, name: trial.name, doc: trial.doc });
-    router.navigate(`/pieces/${id}?at=${trial.firing}`);
+    router.navigate(planHref(id, { step: trial.firing }));
   };
   return (
     <View style={{ alignItems: 'flex-start' }}>

@@ -183,7 +183,7 @@ export function KilnTimes({ ref, record, getValues, setValue }: KilnTimesProps) 
         What a clock tells of it
       </Words>
       <Words size="label" tone="muted">
-        Empty, with its usual shelf: full power from cold, then switched off and left closed. What the engine computes with follows.
+        Empty, with its usual shelf: full power from cold, then switched off and left closed. What the engine calculates with follows.
       </Words>
       {field('climb500', `From cold to ${degrees(500)} at full power`, 'as 1:20, 80 min, 1 h 20 min')}
       {field('climb800', `From cold to ${degrees(800)}`, 'it tells the losses at the top')}

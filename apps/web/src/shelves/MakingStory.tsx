@@ -13,6 +13,7 @@ import { v7 as uuid } from 'uuid';
 import { useUnits } from '@/data/FormUnits';
 import { useOutbox, useSave } from '@/outbox/useOutbox';
 import { useTheme } from '@/theme/ThemeContext';
+import { planHref } from '@/journey/FiringSetUp';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Field } from '@/ui/Field';
@@ -158,7 +159,7 @@ function Next({ stage, making, shelves, told: { form, standing, amounts }, onTol
     if (!firing) return;
     const id = uuid();
     outbox.put('createPiece', { id, name: `${stageTitle(stage, making)}, ${form.name}`.slice(0, 80), doc: firing.doc });
-    router.navigate(`/pieces/${id}?at=${firing.firing}`);
+    router.navigate(planHref(id, { step: firing.firing }));
   };
   const title =
     stage === 'dry' ? 'Keep the weighing' : stage === 'rubber' ? `Coat ${standing.coatsOn + 1} is on` : `Done: ${stageTitle(stage, making).toLowerCase()}`;

@@ -46,7 +46,7 @@ export function ShelvesScreen() {
   const { data } = shelves;
   const all: readonly ShelfRecord[] = data[kind];
   return (
-    <Screen title="Shelves" subtitle="everything is computed from these; past work keeps the figures it was made with">
+    <Screen title="Shelves" subtitle="everything is calculated from these; past work keeps the figures it was made with">
       <Choice<ShelfKind>
         label="Shelf"
         value={kind}
@@ -59,7 +59,7 @@ export function ShelvesScreen() {
       />
       {all.some((record) => sourceOf(record) === TYPICAL_SOURCE && !data.archived.includes(record.id)) && (
         <Notice tone="plain" testID="typical-shelf">
-          Typical figures to begin with: open what you have and write its own over them, since everything is computed from these.
+          Typical figures to begin with: open what you have and write its own over them, since everything is calculated from these.
         </Notice>
       )}
       {kindOf(kind).fromPieces ? (

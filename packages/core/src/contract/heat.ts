@@ -181,7 +181,7 @@ export const SimulationInputSchema = schemaFor<SimulationInput, 'resolution'>()(
     })
     .refine((input) => !isPlate(input.shape) || input.sidesLag_s === undefined, {
       path: ['sidesLag_s'],
-      error: 'The two faces of a plate are computed; enter a lag between them for a cylinder or a sphere alone.',
+      error: 'The two faces of a plate are calculated; enter a lag between them for a cylinder or a sphere alone.',
     }),
 );
 

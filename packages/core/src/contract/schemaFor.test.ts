@@ -30,7 +30,7 @@ test('the compiler refuses one that lacks an optional field, at any depth, and o
   expect(whole.safeParse({ deep_m: 1, tall_m: 1 }).success).toBe(false);
 });
 
-test('what is computed alone need not be in the schema', () => {
+test('what is calculated alone need not be in the schema', () => {
   const withoutParts = whole.omit({ parts: true });
   expect(schemaFor<Asked, 'parts'>()(withoutParts)).toBe(withoutParts);
 });

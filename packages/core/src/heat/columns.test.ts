@@ -88,7 +88,7 @@ describe('thick beside thin', () => {
     [0.024, 0.006, 0.072],
     [0.012, 0.006, 0.072],
     [0.012, 0.006, 0.036],
-  ])('%s m beside %s m, %s m apart: no less than computed in depth and width, and no more than 15 % and a kelvin over', (thick_m, thin_m, apart_m) => {
+  ])('%s m beside %s m, %s m apart: no less than calculated in depth and width, and no more than 15 % and a kelvin over', (thick_m, thin_m, apart_m) => {
     const columns = { thick_m, thin_m, apart_m };
     const whole = inTwoDimensions(columns);
     expect(apart(columns)).toBeGreaterThan(whole);
@@ -109,7 +109,7 @@ describe('thick beside thin', () => {
     [0.012, 0.006, 0.0375, 0.0125],
     [0.024, 0.006, 0.02, 0.1],
   ])(
-    '%s m over %s m, of unequal widths, %s and %s m from the middle: no less than computed in depth and width, and no more than a third and a kelvin over',
+    '%s m over %s m, of unequal widths, %s and %s m from the middle: no less than calculated in depth and width, and no more than a third and a kelvin over',
     (thick_m, thin_m, a, b) => {
       const whole = inTwoDimensions({ thick_m, thin_m, apart_m: a + b }, a / (a + b));
       const told = apart({ thick_m, thin_m, apart_m: asFarApart(a, b) });

@@ -35,7 +35,7 @@ const onPrimer = { ...step, setup: { ...step.setup, paper: false }, releaseId: '
 const made = (planned: PlannedStep) => valueOf(snapshotOf(docOf(planned), planned, shelf));
 const differences = (planned: PlannedStep, now: PlannedStep, shelves = shelf) => outdatedBy(docOf(now), 's', shelves, made(planned), METRIC);
 
-test('is computed by what that bears, which stands before paper of the usual kind', () => {
+test('is calculated by what that bears, which stands before paper of the usual kind', () => {
   const { firing, setup } = made(onPaper);
   expect(firing.setup.coat).toEqual({ name: 'Thin paper', top_C: 800, pace: { C_per_h: 180, past_C: 350 } });
   expect(firing.setup.below.at(-1)).toMatchObject({ thickness_m: 0.002 });

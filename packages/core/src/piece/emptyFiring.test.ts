@@ -28,7 +28,7 @@ const piece = (layers: LaidLayer[], steps: PlannedStep[]): PieceDocument =>
   asJourney({ schemaVersion: 2, footprint: { shape: 'disc', diameter_m: 0.12 }, dammed: true, typed: {}, layers, steps });
 const shelf = STUDIO_SHELF;
 
-test('is computed from what is fired alone, whatever lies in the piece, and drawn and named as that', () => {
+test('is calculated from what is fired alone, whatever lies in the piece, and drawn and named as that', () => {
   const { firing, layers, familyName, familyId, setup } = valueOf(snapshotOf(piece([sheet('a')], [drying, step('fullFuse')]), drying, shelf));
   expect(firing.body).toEqual({ glasses: [], layers: [], footprint: { shape: 'rectangle', width_m: 0.2, length_m: 0.25 }, joined: true });
   expect(layers).toEqual([{ name: 'Plaster mould', colour: expect.any(String), thickness_m: 0.025, ware: 'plaster' }]);

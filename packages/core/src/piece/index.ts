@@ -29,6 +29,7 @@ export {
   type Took,
 } from './document';
 export { asJourney, type EarlierDocument, FIRST_LAID_ID, firingOf, firingsOf, isLaying, laidLayers, layingOf, placeOf, withStep } from './journey';
+export { LIKELY_SHOWN, likelyGroup, likelyLook, likelyLooks, setUpIn, setUpsFor, usualSetUp, wasShapedBefore } from './likely';
 export { untoldBefore, untoldWords } from './untold';
 export { type FitAsked, fitBefore, fitWarnings, formWarnings, standingWarnings } from './standing';
 export { journeyWarnings, type WorkOf } from './journeyWarnings';

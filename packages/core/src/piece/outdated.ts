@@ -55,7 +55,7 @@ function olderDifferences(made: FiringSnapshot, now: FiringSnapshot, units: Unit
   const differs = (part: (one: FiringSnapshot) => unknown): boolean => !sameMatter(part(made), part(now));
   const said: string[] = [];
   if (depthOf(made, units) !== depthOf(now, units)) said.push(`It was laid ${depthOf(made, units)} deep; now it is ${depthOf(now, units)} deep.`);
-  else if (differs(({ firing }) => firing.body)) said.push('It was computed for another lay-up than the one that stands now.');
+  else if (differs(({ firing }) => firing.body)) said.push('It was calculated for another lay-up than the one that stands now.');
   if (setupWords(made.setup) !== setupWords(now.setup)) said.push(`The set-up was '${setupWords(made.setup)}'; now it is '${setupWords(now.setup)}'.`);
   else if (differs(({ firing }) => withoutOutline(firing.setup.shaping, made))) said.push('The mould or former has other measures than then.');
   if (differs(({ firing }) => firing.look)) said.push('It was for another look.');

@@ -35,7 +35,7 @@ describe('an edit that goes too far breaks the limit it should', () => {
     expect(found.find((reading) => reading.limit === limit)?.segment).toBe(segment);
   });
 
-  test('and the computed schedule breaks none', () => {
+  test('and the calculated schedule breaks none', () => {
     expect(broken(segments)).toEqual([]);
   });
 

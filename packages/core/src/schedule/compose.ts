@@ -56,12 +56,23 @@ export function compose(asked: FiringCase, units: Units = METRIC): Outcome<Compo
   if (forbidden.length === 0) return first;
   const hotter = composeAs({ ...firing, school: { ...asked.school, heat: 'hotter' } }, units);
   if (!hotter.ok || brokenOf(hotter.value.evaluation.readings).length >= brokenOf(first.value.evaluation.readings).length) return first;
-  const reason = forbidden[0].limit === 'haze' ? 'it would haze' : 'the coating would lift';
+  const reason = forbidden[0].limit === 'haze' ? 'it would devitrify' : 'the coating would lift';
   return found({
     ...hotter.value,
     evaluations: first.value.evaluations + hotter.value.evaluations,
     remarks: [`Hotter and shorter than asked, because cooler and longer ${reason}.`, ...hotter.value.remarks],
   });
+}
+
+/** About how hot a firing goes at its working hold, °C, as the controller shows it: by closed forms, before anything is simulated. Null where it cannot be, or has none. */
+export function estimatedTop_C(asked: FiringCase): number | null {
+  if (impossibleFiring(asked, METRIC.length)) return null;
+  const empty = emptyFiringOf(asked);
+  if (empty) return empty.recipe.plan(empty.item, asked.setup.wet !== undefined).top?.at_C ?? null;
+  const { offset_K } = asked.corrections ?? NO_CORRECTIONS;
+  const firing = resolved({ ...asked, corrections: { ...(asked.corrections ?? NO_CORRECTIONS), offset_K: 0 } });
+  if (!firing.work_perPa.ok || neverCools(firing, METRIC.temperature)) return null;
+  return Math.max(...closedForm(firing).map(({ target_C }) => target_C)) + offset_K;
 }
 
 function composeAs(asked: ResolvedFiring, units: Units): Outcome<Composed> {

@@ -7,7 +7,7 @@ export { resolved, simulationOf } from './resolved';
 export { type Moments, momentsOf } from './moments';
 export { openingTemperature } from './opening';
 export { brokenOf, evaluate, type Evaluation, heatWorkBand, type LimitName, marginOf, type Reading } from './check';
-export { compose, tightest } from './compose';
+export { compose, estimatedTop_C, tightest } from './compose';
 export { settlesGrains } from './firstGuess';
 export { impossibleFiring } from './possible';
 export { emptyFiringOf } from './emptyFiring';

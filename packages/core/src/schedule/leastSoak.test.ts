@@ -36,7 +36,7 @@ test('what was made before there was such a rule is not judged by it', () => {
   expect(leastSoak(before, { depth_m: 0.05, shape: 'plate', faces: 1, low: true })).toBe(1800);
 });
 
-test('a soak that a computation finds long enough is broken where practice gives more, and the reckoning says why', () => {
+test('a soak that a calculation finds long enough is broken where practice gives more, and the reckoning says why', () => {
   const firing: FiringCase = {
     ...sheetsOf(1, 0.025),
     look: 'firePolish',

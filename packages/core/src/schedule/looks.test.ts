@@ -359,7 +359,7 @@ describe('what a case asks for', () => {
     const plan = composed({ ...cooler, limits: { ...cooler.limits, haze_s: (long + short) / 2 } });
     expect(plan.school.heat).toBe('hotter');
     expect(plan.converged).toBe(true);
-    expect(plan.remarks[0]).toMatch(/would haze/);
+    expect(plan.remarks[0]).toMatch(/would devitrify/);
     expect(composed(cooler).school.heat).toBe('cooler');
   });
 

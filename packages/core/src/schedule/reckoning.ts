@@ -207,11 +207,11 @@ function linesOf(question: Question): string[] {
       ];
     case 'soakTime':
       return [
-        `Never less than ${text(formatDuration(limits.leastSoak_s))}, whatever the computation says.`,
+        `Never less than ${text(formatDuration(limits.leastSoak_s))}, whatever the calculation says.`,
         ...(limits.soakOf12mm_s === undefined
           ? []
           : [
-              `An even body of ${text(formatLength(0.012, units.length))} is soaked ${text(formatDuration(limits.soakOf12mm_s))} in practice. Others go by the power 1.25 of their thickness, here ${text(formatLength(depth_m.fired, units.length))}; low soaks a little longer. No kiln is as even as a computation.`,
+              `An even body of ${text(formatLength(0.012, units.length))} is soaked ${text(formatDuration(limits.soakOf12mm_s))} in practice. Others go by the power 1.25 of their thickness, here ${text(formatLength(depth_m.fired, units.length))}; low soaks a little longer. No kiln is as even as a calculation.`,
             ]),
       ];
     case 'kilnPace':

@@ -61,7 +61,7 @@ function fastestOf(plan: readonly PurposefulSegment[], { target_C }: PurposefulS
   }, Infinity);
 }
 
-test('what was given up is said in the figures that were computed', () => {
+test('what was given up is said in the figures that were calculated', () => {
   const { evaluation, rows, shorten } = planned('six sheets in a dam');
   const taken = shorten(rows - 2);
   const [what, cost] = taken.remarks;

@@ -370,7 +370,7 @@ function bodySentences(firing: ResolvedFiring, unit: LengthUnit): string[] {
   const { factor } = designDepth(body, look);
   if (cavity) {
     const [thick, as] = [cavity.thick_m, firing.depth_m.fired].map((depth) => text(formatLength(depth, unit)));
-    const uneven = thick === as ? '' : `, computed as ${as} because thick and thin parts of a casting differ`;
+    const uneven = thick === as ? '' : `, calculated as ${as} because thick and thin parts of a casting differ`;
     said.push(
       `Warmed up as it is laid; annealed by its thickest section, ${cavity.slender === 'cylinder' ? 'a rod of ' : cavity.slender === 'sphere' ? 'a ball of ' : ''}${thick}${uneven}, within its mould.`,
     );
@@ -381,7 +381,7 @@ function bodySentences(firing: ResolvedFiring, unit: LengthUnit): string[] {
   }
   if (factor > 1.01) {
     const fired = text(formatLength(firing.depth_m.fired, unit));
-    said.push(`Uneven: computed as ${fired}, ${factor.toFixed(1)} times its thickest point, because thin and thick parts differ along the piece.`);
+    said.push(`Uneven: calculated as ${fired}, ${factor.toFixed(1)} times its thickest point, because thin and thick parts differ along the piece.`);
   }
   said.push(...coatingFindings(body).map(({ message }) => message));
   const { shaping } = setup;

@@ -12,6 +12,7 @@ import { keptWhile } from '../../store/keptWhile';
 import { keepReckoning, keptReckonings } from '../../store/reckonings';
 import { findSchedule } from '../../store/schedules';
 import { seenFirings } from '../../store/seen';
+import { usedSetUp } from '../../store/used';
 import { studioUnits } from '../../store/studio';
 import { type Clocks, aheadOf } from '../../store/times';
 import type { Works } from '../route';
@@ -80,6 +81,7 @@ export function firingRoutes({ route, db, pool, now }: Works): void {
   }
 
   route(api.seen, (_, _id, query) => seenFirings(db, query));
+  route(api.used, (_, _id, query) => usedSetUp(db, query));
   route(api.learned, (_, _id, { kiln }) => learnedOf(kiln === '' ? undefined : kiln));
   route(api.bench, async () => {
     const units = studioUnits(db);

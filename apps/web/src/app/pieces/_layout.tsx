@@ -14,7 +14,7 @@ export default function PiecesLayout() {
   const { id, step } = useGlobalSearchParams<{ id?: string; step?: string }>();
   const path = usePathname();
   const latest = useLatestPiece();
-  const besideRun = layout === 'beside' && id !== undefined && /\/(run|key-in)$/.test(path);
+  const besideRun = layout === 'beside' && id !== undefined && /\/(run|key-in|fire)$/.test(path);
   const list = <PiecesPane currentId={path === '/pieces' ? (latest ?? undefined) : id} beside />;
   const beside = besideRun ? <BesideRun id={id} step={step} /> : list;
   return (

@@ -1,0 +1,1 @@
+export { PlanFiringPage as default } from '@/workbench';
