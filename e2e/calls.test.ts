@@ -63,7 +63,7 @@ test('calls on any page: over it, by sound, by shaking, in its title; until it i
   await listens(me);
   const { inKiln } = await ask<Bench>('GET', 'bench');
   const { firing, schedule } = await ask<FiringDetail>('GET', `firings/${inKiln[0].id}`);
-  await me.page.goto(`${studio.address}/bench`);
+  await me.page.goto(`${studio.address}/kiln`);
   // What is drawn once it is computed moves what lies under it.
   await me.find('opens');
   await me.press('fold-call-fold');

@@ -19,9 +19,9 @@ describe.each([
 
   test('the Bench starts with a piece', async () => {
     await open(me, '/');
-    expect(await me.sees('bench-waiting', /Start with a piece/)).toMatch(/New piece/);
-    await me.sees('bench-kiln', /Nothing\. A firing is put here from its key-in sheet/);
-    await me.sees('bench-learned', /Nothing yet\. Record a result/);
+    expect(await me.sees('bench-next', /Start with a piece/)).toMatch(/New piece/);
+    await me.sees('bench-kiln', /No firing in a kiln\. Start one from its key-in sheet/);
+    await me.sees('bench-learned', /no results yet/);
     await me.expectSound('an empty bench');
     await me.press('first-piece');
     await me.heading(/New piece/);
@@ -33,7 +33,7 @@ describe.each([
     await me.expectSound('no pieces');
     await open(me, '/notebook');
     await me.sees('notebook-count', /^0 firings$/);
-    await me.reads('Nothing fired yet: open a piece');
+    await me.reads('Fired pieces appear here');
     await me.expectSound('an empty notebook');
     await open(me, '/shelves');
     await me.sees('typical-shelf', /write its own over them/);
@@ -72,7 +72,7 @@ test('the first piece is laid up, calculated and put on the Bench from nothing',
   await me.press('open-key-in');
   await me.press('start-firing');
   await me.press('start-all-the-same');
-  await me.sees('in-kiln', /My kiln: First tile, full fuse/);
+  await me.sees('in-kiln', /My kiln First tile, full fuse/);
   await me.page.close();
 });
 

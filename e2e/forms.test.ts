@@ -316,12 +316,12 @@ test('an investment from its wax to divested, with its waits, on the Bench meanw
   await me.press('making-tell');
   await me.sees('making-mass-error', /enter a figure/);
   await step('2026-02-02T15:00', '1400');
-  await me.sees('making-drying', /of water have to leave yet/);
+  await me.sees('making-drying', /^Still to leave: \d+ g of water/);
   await step('2026-02-04T15:00', '1200');
   await me.sees('making-drying', /It lost 14\.3 % in 2 d 0 h/);
   await me.sees('making-dry-at', /^At this pace it is dry about \w+ \d+ Feb/);
   await me.page.goto(`${studio.address}/bench`);
-  await me.reads('drying is next. By what was mixed');
+  await me.sees('bench-due', /Seal cast: drying.*Still to leave: \d+ g of water/);
   await me.expectSound('a Bench with a mould in the making');
   await me.page.goto(`${studio.address}/shelves/forms/${id}`);
   await me.press('form-making');
@@ -347,8 +347,8 @@ test('an investment from its wax to divested, with its waits, on the Bench meanw
   await me.page.goto(`${studio.address}/bench`);
   await me.find('bench-kiln');
   // That of the demo dries on.
-  expect(await me.text('bench-making')).toMatch(/Sea urchin, to cast/);
-  expect(await me.text('bench-making')).not.toMatch(/Seal cast/);
+  expect(await me.text('bench-due')).toMatch(/Sea urchin, to cast/);
+  expect(await me.text('bench-due')).not.toMatch(/Seal cast/);
   expect(me.troubles).toEqual([]);
 });
 

@@ -147,10 +147,14 @@ test('from New piece to a recorded firing in °F, inches and ounces', async () =
   await expectOurs(me, 'a key-in sheet in °F');
   await me.press('start-firing');
   await me.press('start-all-the-same');
-  // Key-in and Bench count alike.
+  await expectOurs(me, 'a Bench in °F');
+  await me.press('see-kiln');
+  // Key-in and Kiln count alike.
   await me.sees('in-kiln', new RegExp(`Segment 1 of ${rows}, warm up`));
   await me.find('running-drawing');
-  await expectOurs(me, 'a Bench in °F');
+  await expectOurs(me, 'a kiln in °F');
+  await me.press('opened');
+  await me.press('opened-then');
   await me.press('bench-tell');
   await me.press('ran-otherwise');
   await me.type('ran-rate-2', '7200');

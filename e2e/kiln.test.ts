@@ -56,7 +56,7 @@ test('a schedule of another lay-up says so on every page, and is keyed in, print
 });
 
 test('fired as it is, what differed stays with the firing', async () => {
-  await me.page.goto(`${studio.address}/bench`);
+  await me.page.goto(`${studio.address}/kiln`);
   await me.press('opened');
   await me.press('opened-then');
   await me.sees('has-been-opened', /^Opened \d\d:\d\d; no result recorded yet\.$/);
@@ -72,14 +72,16 @@ test('fired as it is, what differed stays with the firing', async () => {
   await me.heading(/^Bench$/);
   await me.reads('Fired although the schedule was out of date. It was laid 9 mm deep');
   await me.expectSound('a Bench with a firing as it was');
+  await me.press('see-kiln');
+  await me.reads('Fired although the schedule was out of date. It was laid 9 mm deep');
   await me.press('open-firing');
   await me.sees('fired-as-it-was', /It was laid 9 mm deep/);
 });
 
 test('a start set for later is kept as planned, and the kiln says so', async () => {
   const free = async (): Promise<void> => {
-    await me.page.goto(`${studio.address}/bench`);
-    await me.find('bench-learned');
+    await me.page.goto(`${studio.address}/kiln`);
+    await me.find('kiln-running');
     while (await me.has('opened')) {
       await me.press('opened');
       await me.press('opened-then');
@@ -130,7 +132,7 @@ test('a start set for later is kept as planned, and the kiln says so', async () 
   await me.expectSound('a load to be joined');
   await me.press('join-now');
   await me.heading(/^Bench$/);
-  await me.reads('Low kiln: Sundial disc, full fuse; Tray, smallest of three, slump');
+  await me.sees('kiln-load', /^Sundial disc, full fuse; Tray, smallest of three, slump$/);
 });
 
 test('a load tells wherever it stands which of its pieces is not as it was planned; its note is of all of them', async () => {
@@ -144,7 +146,7 @@ test('a load tells wherever it stands which of its pieces is not as it was plann
     await me.sees('load-outdated', /Changed since it was planned\. Tray, smallest of three: It was laid 6 mm deep; now it is 7 mm deep\./);
   }
   await me.expectSound('a planned load of which one piece was changed');
-  await me.page.goto(`${studio.address}/bench`);
+  await me.page.goto(`${studio.address}/kiln`);
   await me.press('open-firing');
   await me.press('fold-load');
   await me.sees('load-outdated', /Tray, smallest of three: It was laid 6 mm deep/);

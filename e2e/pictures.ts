@@ -143,7 +143,7 @@ await wide.press('close-reckon');
 await go(wide, '/pieces');
 await wide.openPiece('Plaque no. 14');
 await wide.press('open-run');
-await wide.find('true-time');
+await wide.find('run-row-0');
 await toTop(wide);
 await take(wide, 'run-sheet-wide');
 

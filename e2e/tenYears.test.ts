@@ -34,7 +34,7 @@ test('lists have the rows in sight and weigh little; text goes out compressed, a
   for (const [path, shown] of [
     ['/pieces', 'piece-link'],
     ['/notebook', 'firing-link'],
-    ['/bench', 'bench-waiting'],
+    ['/bench', 'bench-next'],
   ]) {
     await me.page.goto(studio.address + path);
     await me.find(shown);

@@ -59,6 +59,8 @@ const IN_ROWS: readonly (readonly [ids: RegExp, row: string, isMenu?: boolean])[
   [/^keep-made$/, 'history'],
   [/^(step-done|hand-problem)/, 'hand-step'],
   [/^look-in-signs$/, 'signs'],
+  [/^filter-(result|look)-/, 'filters'],
+  [/^(learned-|fold-learnt$|learnt$)/, 'learned'],
   [/^fold-(schools|stands|equal)$/, 'alternatives'],
   [
     /^(in-form|turned-form|rescue$|lets-go|form-warning|open-run|piece-key-in|change-step|step-earlier|step-later|remove-step|measured|keep-measured|anneal-again|fold-stuck)/,

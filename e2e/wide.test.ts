@@ -20,17 +20,21 @@ test('pieces and a piece stand side by side', async () => {
   expect(boxes[1]?.x).toBeGreaterThan((boxes[0]?.x ?? 0) + (boxes[0]?.width ?? 0));
 });
 
-test('the lay-up stands beside its run sheet, with the true-time chart over the rows', async () => {
+test('the lay-up stands beside its run sheet, which has one curve, and one Undo is for both; in true time it is one row further', async () => {
   await me.press('open-run');
   await me.find('live-figures');
   expect(await me.has('figure-depth')).toBe(true);
-  const [chart, row, layup] = await Promise.all(['true-time', 'run-row-0', 'section-editor'].map(async (id) => (await me.find(id)).boundingBox()));
-  expect((chart?.y ?? 0) + (chart?.height ?? 0)).toBeLessThanOrEqual((row?.y ?? 0) + 1);
-  expect(layup?.x).toBeLessThan(chart?.x ?? 0);
+  const [row, layup] = await Promise.all(['run-row-0', 'section-editor'].map(async (id) => (await me.find(id)).boundingBox()));
+  expect(layup?.x).toBeLessThan(row?.x ?? 0);
+  expect(await me.has('true-time')).toBe(false);
+  expect(await me.ofAll('[data-testid="undo"]', (nodes) => nodes.length)).toBe(1);
   await me.press('run-row-2');
   await me.find('segment-sheet');
   await me.expectSound('run sheet with open figures');
   await me.press('close-segment-sheet');
+  await me.press('fold-by-the-clock');
+  await me.find('true-time');
+  await me.expectSound('the curve in true time');
   // What is drawn stands in tables too.
   const table = (id: string): Promise<string[][]> =>
     me.ofAll(`[data-testid="${id}"] tbody tr`, (rows) => rows.map((row) => [...row.children].map((cell) => cell.textContent ?? '')));

@@ -389,6 +389,9 @@ export const FiringPageSchema = z
     firings: z.array(FiringRowSchema),
     /** How many there are in all pages. */
     total: count(),
+    /** What could be narrowed to: results and kinds that occur among what is otherwise asked for, each with how many. */
+    results: z.array(z.object({ result: z.enum([...ResultSchema.options, 'open']), count: count() })),
+    looks: z.array(z.object({ look: z.enum(LOOKS), count: count() })),
     /** Where the next page begins; null at the end. */
     next: z.string().nullable(),
   })
@@ -498,9 +501,9 @@ export const UsedQuerySchema = z.object({ look: z.enum(LOOKS), form: asked(60) }
 /** How the like was set up when it was last fired: what the next one is offered first. */
 export const UsedSchema = z
   .object({
-    kilnId: id,
-    controllerId: id,
-    releaseId: id.optional(),
+    kilnId: StepSchema.shape.kilnId,
+    controllerId: StepSchema.shape.controllerId,
+    releaseId: StepSchema.shape.releaseId,
     setup: SnapshotSchema.shape.setup.unwrap(),
   })
   .meta({ id: 'UsedSetUp' });

@@ -208,7 +208,7 @@ describe('moulds in the making', () => {
     expect(await onBench()).toEqual([
       {
         ...{ id: 'urchin-making', formId: 'urchin-cast', formName: 'Sea urchin, to cast', next: 'dry', title: 'Drying', from: NOW - DAY_MS },
-        why: expect.stringMatching(/^By what was mixed 9\d g of water have to leave yet\. It lost 6\.7 % in 3 d 0 h\.$/),
+        why: expect.stringMatching(/^Still to leave: 9\d g of water, by its mix\. It lost 6\.7 % in 3 d 0 h\.$/),
       },
     ]);
     const record = begun({ told: [{ stage: 'press', at: NOW - 3600e3 }] });

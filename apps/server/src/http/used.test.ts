@@ -34,3 +34,19 @@ test('null of what was never fired; a kind that does not exist is refused', asyn
   expect(await used('bisque', 'tray-small')).toBeNull();
   expect((await server.ask('GET', '/api/used-set-up?look=nonsense&form=')).status).toBe(422);
 });
+
+test('the Notebook says what it can be narrowed to: only what occurs among what is otherwise asked for, with how many', async () => {
+  const page = async (query = '') => (await server.ask('GET', `/api/firings${query}`)).body;
+  const all = await page();
+  const sum = (rows: { count: number }[]): number => rows.reduce((so, { count }) => so + count, 0);
+  expect([sum(all.results), sum(all.looks)]).toEqual([all.total, all.total]);
+  for (const { result, count } of all.results) {
+    const narrowed = await page(`?result=${result}`);
+    expect([narrowed.total, sum(narrowed.looks), narrowed.results]).toEqual([count, count, all.results]);
+  }
+  for (const { look, count } of all.looks) {
+    const narrowed = await page(`?look=${look}`);
+    expect([narrowed.total, sum(narrowed.results), narrowed.looks]).toEqual([count, count, all.looks]);
+  }
+  expect(await page('?text=nothing%20like%20it')).toMatchObject({ total: 0, results: [], looks: [] });
+});

@@ -2,6 +2,7 @@
 import { fit } from '@torvin/core/fit';
 import { hottestSegment } from '@torvin/core/heat';
 import { firingOf, fitBefore, fitWarnings, standingWarnings, untoldBefore, untoldWords } from '@torvin/core/piece';
+import { LOOKS } from '@torvin/core/look';
 import { ProblemError } from '@torvin/core/problem';
 import { type Evaluation, brokenOf, brokenSentence } from '@torvin/core/schedule';
 import { formatTemperature, text } from '@torvin/core/units';
@@ -13,6 +14,7 @@ import {
   type FiringQuery,
   type FiringRow,
   type NewFiringSchema,
+  ResultSchema,
   type Schedule,
   toldIn,
 } from '@torvin/schema';
@@ -110,11 +112,34 @@ export function listFirings(db: Database, query: FiringQuery): FiringPage {
   const page = found.slice(0, PAGE);
   const end = page.at(-1);
   const { after: _after, ...narrowing } = query;
-  const total = keptWhile(db, `firings ${JSON.stringify(narrowing)}`, [firedChanges(db)], () => {
-    const [counted] = db.select({ total: count() }).from(firings).innerJoin(schedules, eq(scheduleId, schedules.id)).where(where).all();
-    return counted.total;
-  });
-  return { firings: page, total, next: found.length > PAGE && end ? `${end.firedAt}~${end.id}` : null };
+  const counted = keptWhile(db, `firings ${JSON.stringify(narrowing)}`, [firedChanges(db)], () => counts(db, narrowing));
+  return { firings: page, ...counted, next: found.length > PAGE && end ? `${end.firedAt}~${end.id}` : null };
+}
+
+/** How many there are, and of each result and each kind, whichever of those is asked for. */
+function counts(db: Database, query: FiringQuery): Pick<FiringPage, 'total' | 'results' | 'looks'> {
+  const { result: wanted, look: kind, ...others } = query;
+  const all = db
+    .select({ result, look, count: count() })
+    .from(firings)
+    .innerJoin(schedules, eq(scheduleId, schedules.id))
+    .where(narrowed(others))
+    .groupBy(result, look)
+    .all();
+  const sum = (rows: typeof all): number => rows.reduce((so, one) => so + one.count, 0);
+  const isWanted = (one: (typeof all)[number]): boolean => wanted === undefined || (one.result ?? 'open') === wanted;
+  const isKind = (one: (typeof all)[number]): boolean => kind === undefined || one.look === kind;
+  return {
+    total: sum(all.filter((one) => isWanted(one) && isKind(one))),
+    results: [...ResultSchema.options, 'open' as const].flatMap((one) => {
+      const found = sum(all.filter((row) => (row.result ?? 'open') === one && isKind(row)));
+      return found > 0 ? [{ result: one, count: found }] : [];
+    }),
+    looks: LOOKS.flatMap((one) => {
+      const found = sum(all.filter((row) => row.look === one && isWanted(row)));
+      return found > 0 ? [{ look: one, count: found }] : [];
+    }),
+  };
 }
 
 export function findOne(db: Database, wanted: string): Firing {

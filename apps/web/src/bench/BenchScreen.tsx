@@ -1,8 +1,7 @@
-/** Now and next: what stands in the kiln by the clock, what waits and for what, what was last learned. */
+/** Today's work: each kiln in short, what is next to key in, what needs a decision, what is due. */
 import { drawnBody } from '@torvin/core/piece';
-import { formatDuration, text } from '@torvin/core/units';
 import type { Bench, Shelves, WaitingPiece } from '@torvin/schema';
-import { useRouter } from 'expo-router';
+import { type Href, useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { useState } from 'react';
 import { useBench, useLearned } from '@/data/bench';
@@ -23,11 +22,14 @@ import { Screen } from '@/ui/Screen';
 import { Words } from '@/ui/Words';
 import { isWide, useLayout } from '@/ui/useWidth';
 import { useNow } from '@/ui/useNow';
-import { InKiln } from './InKiln';
+import { planHref, runHref } from '@/ui/hrefs';
+import { Fold } from '@/ui/Fold';
+import { KilnNow } from './KilnNow';
 import { Learned } from './Learned';
 import { benchPaper } from './benchPaper';
-import { byLoad, twiceUsed } from './byLoad';
-import { waitsFor } from './waiting';
+import { UsedTwice } from './UsedTwice';
+import { byLoad } from './byLoad';
+import { decisionFor, firingWords, isReady } from './waiting';
 
 const FACE = { width: 84, height: 48 };
 
@@ -39,82 +41,106 @@ export function BenchScreen() {
   const now = useNow();
   if (!bench.data) return <Waiting query={bench} title="Bench" />;
   const loads = byLoad(bench.data.inKiln);
-  const { waiting, waitingInAll, pieces } = bench.data;
+  const { waiting, waitingInAll, pieces, recoat, making } = bench.data;
+  const decisions = waiting.flatMap((waits) => {
+    const decision = decisionFor(waits);
+    return decision ? [{ waits, ...decision }] : [];
+  });
+  const next = waiting.filter((waits) => decisionFor(waits) === null);
+  const more = waitingInAll - waiting.length;
   return (
     <Screen title="Bench" padded={false}>
       <OnPaper pages={() => paperPages(benchPaper(bench.data, Date.now()), 'Bench')} />
-      <Part title="In the kiln">
-        {twiceUsed(loads, now).map((kiln) => (
-          <Notice key={kiln} tone="warn" testID="kiln-used-twice">
-            {`Two firings are in the kiln '${kiln}' at the same time. Mark the one that was opened, or record its result.`}
-          </Notice>
-        ))}
-        {bench.data.inKiln.length === 0 ? (
-          <Words tone="muted">Nothing. A firing is put here from its key-in sheet, and taken out by telling how it came out.</Words>
-        ) : (
-          loads.map(([first, ...others]) => <InKiln key={first.load.id} firing={first} others={others} />)
-        )}
-      </Part>
       <View style={wide ? { flexDirection: 'row' } : undefined}>
-        <Part title="Waiting">
-          {pieces === 0 && (
-            <Notice tone="plain" actions={<Action title="New piece" testID="first-piece" onPress={() => router.push('/pieces/new')} />}>
-              Start with a piece: its outline and its glass; the firing is calculated from them.
-            </Notice>
+        <Part title="Now" testID="bench-kiln" share={wide ? WIDE_SHARES.now : undefined}>
+          <UsedTwice loads={loads} />
+          {loads.length === 0 ? (
+            <Words tone="muted">No firing in a kiln. Start one from its key-in sheet and it appears here.</Words>
+          ) : (
+            loads.map(([first, ...others]) => <KilnNow key={first.load.id} firing={first} others={others} />)
           )}
-          {pieces > 0 && waiting.length === 0 && <Words tone="muted">Nothing waits: every piece is through its firings.</Words>}
-          <View role="list">
-            {waiting.map((waits) => (
-              <WaitingRow key={waits.piece.id} waits={waits} shelves={shelves} />
-            ))}
+        </Part>
+        <View style={wide ? { flex: WIDE_SHARES.next } : undefined}>
+          <Part title="Next up" testID="bench-next">
+            {pieces === 0 && (
+              <Notice tone="plain" actions={<Action title="New piece" testID="first-piece" onPress={() => router.push('/pieces/new')} />}>
+                Start with a piece: its outline and its glass. Its firing is calculated from them.
+              </Notice>
+            )}
+            {pieces > 0 && next.length === 0 && <Words tone="muted">Nothing to key in. Plan a firing and it appears here.</Words>}
+            <View role="list">
+              {next.map((waits) => (
+                <NextRow key={waits.piece.id} waits={waits} shelves={shelves} />
+              ))}
+            </View>
+            {more > 0 && <Action kind="second" title={`All ${waitingInAll} that wait`} testID="all-waiting" onPress={() => router.push('/pieces?waits=yes')} />}
+          </Part>
+          {decisions.length > 0 && (
+            <Part title="Needs a decision" testID="bench-decisions">
+              <View role="list">
+                {decisions.map(({ waits, why, act }) => (
+                  <PieceRow key={waits.piece.id} waits={waits} shelves={shelves} about={why} act={act} href={decisionHref(waits)} testID="decision" />
+                ))}
+              </View>
+            </Part>
+          )}
+        </View>
+        <View style={wide ? { flex: WIDE_SHARES.due } : undefined}>
+          {recoat.length + making.length > 0 && (
+            <Part title="Due" testID="bench-due">
+              <View role="list">
+                {recoat.map(({ formId, formName, zone, coatId, releaseId, why }) => (
+                  <LinkRow key={coatId} href={recoatHref(formId, { zone, releaseId })} inset={0} testID={`recoat-${formId}`}>
+                    <View style={{ flex: 1 }}>
+                      <Words bold tone="touch">
+                        {`Recoat ${[formName, zone].filter(Boolean).join(', ')}`}
+                      </Words>
+                      <Words size="label" tone="muted">
+                        {why}
+                      </Words>
+                    </View>
+                  </LinkRow>
+                ))}
+                {making.map(({ id, formName, title, from, why }) => (
+                  <LinkRow key={id} href={`/shelves/makings/${id}`} inset={0} testID={`making-${id}`}>
+                    <View style={{ flex: 1 }}>
+                      <Words bold tone="touch">
+                        {`${formName}: ${title.toLowerCase()}`}
+                      </Words>
+                      <Words size="label" tone="muted">
+                        {[fromWhen(from, now), why].filter(Boolean).join('. ')}
+                      </Words>
+                    </View>
+                  </LinkRow>
+                ))}
+              </View>
+            </Part>
+          )}
+          <View style={{ paddingTop: space.large }} testID="bench-learned">
+            <Fold title="What firings taught" about={taughtWords(bench.data.learned)} testID="learned">
+              {() => <LearnedOf bench={bench.data} kilns={shelves?.kilns} />}
+            </Fold>
           </View>
-          {waitingInAll > waiting.length && (
-            <Action kind="second" title={`All ${waitingInAll} that wait`} testID="all-waiting" onPress={() => router.push('/pieces?waits=yes')} />
-          )}
-        </Part>
-        {bench.data.recoat.length > 0 && (
-          <Part title="To recoat">
-            <View role="list">
-              {bench.data.recoat.map(({ formId, formName, zone, coatId, releaseId, why }) => (
-                <LinkRow key={coatId} href={recoatHref(formId, { zone, releaseId })} inset={0} testID={`recoat-${formId}`}>
-                  <View style={{ flex: 1 }}>
-                    <Words bold tone="touch">
-                      {[formName, zone].filter(Boolean).join(', ')}
-                    </Words>
-                    <Words size="label" tone="muted">
-                      {why}
-                    </Words>
-                  </View>
-                </LinkRow>
-              ))}
-            </View>
-          </Part>
-        )}
-        {bench.data.making.length > 0 && (
-          <Part title="In the making">
-            <View role="list">
-              {bench.data.making.map(({ id, formName, title, from, why }) => (
-                <LinkRow key={id} href={`/shelves/makings/${id}`} inset={0} testID={`making-${id}`}>
-                  <View style={{ flex: 1 }}>
-                    <Words bold tone="touch">
-                      {formName}
-                    </Words>
-                    <Words size="label" tone="muted">
-                      {[`${title.toLowerCase()} is next${fromWhen(from, now) === '' ? '' : `, ${fromWhen(from, now)}`}.`, why].filter(Boolean).join(' ')}
-                    </Words>
-                  </View>
-                </LinkRow>
-              ))}
-            </View>
-          </Part>
-        )}
-        <Part title="Last learned">
-          <LearnedOf bench={bench.data} kilns={shelves?.kilns} />
-        </Part>
+        </View>
       </View>
     </Screen>
   );
 }
+
+/** Of the width of a wide page. */
+const WIDE_SHARES = { now: 5, next: 4, due: 3 } as const;
+
+/** From how many firings, closed. */
+const taughtWords = (learned: Bench['learned']): string =>
+  learned === null ? 'no results yet' : `${learned.kilnName}, ${learned.firings} ${learned.firings === 1 ? 'firing' : 'firings'}`;
+
+/** To its plan where none is made yet, else to the piece with that firing. */
+const decisionHref = ({ piece, for: what, stepId }: WaitingPiece) =>
+  what === 'choice'
+    ? planHref(piece.id)
+    : what === 'schedule' && stepId !== null
+      ? planHref(piece.id, { step: stepId })
+      : (`/pieces/${piece.id}${stepId === null ? '' : `?at=${stepId}`}` as const);
 
 /** Of the kiln that was told of last, or of another one that has taught. */
 function LearnedOf({ bench: { learned, taught }, kilns }: { bench: Bench; kilns: Shelves['kilns'] | undefined }) {
@@ -141,11 +167,11 @@ function LearnedOf({ bench: { learned, taught }, kilns }: { bench: Bench; kilns:
   );
 }
 
-function Part({ title, children }: { title: string; children: React.ReactNode }) {
+function Part({ title, testID, share, children }: { title: string; testID: string; share?: number; children: React.ReactNode }) {
   return (
     <View
-      style={{ flexGrow: 1, flexShrink: 1, flexBasis: 'auto', minWidth: 0, paddingHorizontal: space.large, paddingTop: space.large, gap: space.small }}
-      testID={`bench-${title.split(' ').at(-1)?.toLowerCase()}`}
+      style={{ ...(share === undefined ? {} : { flex: share }), minWidth: 0, paddingHorizontal: space.large, paddingTop: space.large, gap: space.small }}
+      testID={testID}
     >
       <Words size="title" bold role="heading" aria-level={2}>
         {title}
@@ -155,19 +181,43 @@ function Part({ title, children }: { title: string; children: React.ReactNode })
   );
 }
 
-function WaitingRow({ waits, shelves }: { waits: WaitingPiece; shelves: Shelves | undefined }) {
-  const { piece, total_s, outdated } = waits;
+interface PieceRowProps {
+  waits: WaitingPiece;
+  shelves: Shelves | undefined;
+  about: string;
+  act: string;
+  href: Href;
+  testID: string;
+}
+
+function PieceRow({ waits: { piece }, shelves, about, act, href, testID }: PieceRowProps) {
   return (
-    <LinkRow href={`/pieces/${piece.id}`} inset={0} testID="waiting-piece">
+    <LinkRow href={href} inset={0} testID={testID}>
       <SectionDrawing {...drawnBody(piece.profile, shelves)} {...FACE} small />
       <View style={{ flex: 1 }}>
         <Words bold>{piece.name}</Words>
         <Words size="label" tone="muted">
-          {outdated.length > 0
-            ? `waits for its schedule to be calculated again. ${outdated.join(' ')}`
-            : `waits for ${waitsFor(waits)}${total_s === null ? '' : `, ${text(formatDuration(total_s))}`}`}
+          {about}
         </Words>
       </View>
+      <Words size="label" bold tone="touch">
+        {act}
+      </Words>
     </LinkRow>
+  );
+}
+
+/** To key in, or a step of the hands. */
+function NextRow({ waits, shelves }: Pick<PieceRowProps, 'waits' | 'shelves'>) {
+  const { piece, look, step } = waits;
+  const isKeyed = isReady(waits);
+  const about = look === null ? (step ?? 'a step').toLowerCase() : firingWords(waits);
+  return (
+    <PieceRow
+      {...{ waits, shelves, about }}
+      act={isKeyed ? 'Key in' : 'Open'}
+      href={isKeyed ? runHref(piece.id, waits.stepId, 'key-in') : `/pieces/${piece.id}`}
+      testID="waiting-piece"
+    />
   );
 }

@@ -1,4 +1,4 @@
-/** One firing by the clock: the segment it is in, what glass and kiln have by the model, when to look, when to open. */
+/** One firing in full by the clock: the segment it is in, what glass and kiln have by the model, when to look, when to open. */
 import { keyIn } from '@torvin/core/controller';
 import { RECIPES } from '@torvin/core/look';
 import { ROLE_NAMES, momentsOf, openingTemperature, emptyFiringOf } from '@torvin/core/schedule';
@@ -30,6 +30,7 @@ import { isWide, useLayout } from '@/ui/useWidth';
 import { CallFold } from './CallFold';
 import { RunningDrawing } from './RunningDrawing';
 import { standingAt } from './byClock';
+import { isCoolBy } from './byLoad';
 import { useNow } from '@/ui/useNow';
 
 /** others: the rest of its load. */
@@ -43,6 +44,7 @@ export function InKiln({ firing, others }: { firing: Firing; others: readonly Fi
   const ahead = useLoads().data?.find(({ id }) => id === load.id);
   const say = (openedAt: number | null): void => open.save({ id: load.id, openedAt }, { on: load.version });
   const pieces = [firing, ...others];
+  const isCool = isCoolBy(firing, now);
   const state = load.openedAt !== null ? 'opened' : load.at > now ? 'planned' : 'running';
   return (
     <View style={{ backgroundColor: colours.surface, borderTopWidth: 4, borderColor: colours.touch, padding: space.medium, gap: space.hair }} testID="in-kiln">
@@ -70,11 +72,13 @@ export function InKiln({ firing, others }: { firing: Firing; others: readonly Fi
             testID="open-firing"
             onPress={() => router.push(`/notebook/${one.id}`)}
           />
-          <Action
-            title={others.length > 0 ? `Record ${one.pieceName}` : 'Record result'}
-            testID="bench-tell"
-            onPress={() => router.push(`/notebook/${one.id}/tell`)}
-          />
+          {isCool && (
+            <Action
+              title={others.length > 0 ? `Record ${one.pieceName}` : 'Record result'}
+              testID="bench-tell"
+              onPress={() => router.push(`/notebook/${one.id}/tell`)}
+            />
+          )}
         </View>
       ))}
       {state === 'running' && <SayOpened busy={open.saving} since={load.at} onOpened={say} />}

@@ -28,29 +28,11 @@ const CHART_HEIGHT = 210;
 
 export function RunningDrawing({ schedule, segments, evaluation, standing, look, start, now_s }: RunningDrawingProps) {
   const units = useUnits();
-  const { firing, layers } = schedule.snapshot;
+  const { firing } = schedule.snapshot;
   const { simulation } = evaluation;
-  // Segments that are over; the one that runs counts once it has held.
-  const done = simulation.segments.slice(0, standing.over ? undefined : (standing.segment ?? 0));
-  const work = done.reduce((sum, { heatWork_perPa }) => sum + heatWork_perPa, 0);
-  const width_m = footprintSpan(firing.body.footprint);
-  const fired = useMemo(() => {
-    const [at, end] = [glassAfter(firing, work, work > 0 ? 1 : 0), glassAfter(firing, evaluation.work_perPa.mean)];
-    return at && end && { at, end };
-  }, [firing, work, evaluation]);
   return (
     <View testID="running-drawing">
-      {fired ? (
-        <FiredSection
-          {...{ firing, layers, ...fired }}
-          height={SECTION_HEIGHT}
-          words={`by now about ${text(formatLength(fired.at.shape.depth_m, units.length))} deep and ${text(formatLength(fired.at.shape.width_m, units.length))} wide, laid ${text(formatLength(width_m, units.length))} wide`}
-        />
-      ) : (
-        <MeasuredWidth height={SECTION_HEIGHT}>
-          {(width) => <SectionDrawing footprint={firing.body.footprint} layers={layers} width={width} height={SECTION_HEIGHT} />}
-        </MeasuredWidth>
-      )}
+      <RunningSection {...{ schedule, evaluation, standing }} />
       <MeasuredWidth height={CHART_HEIGHT}>
         {(width) => (
           <TrueTimeChart
@@ -67,5 +49,32 @@ export function RunningDrawing({ schedule, segments, evaluation, standing, look,
         )}
       </MeasuredWidth>
     </View>
+  );
+}
+
+/** What is in the kiln, as the heat so far has made it. */
+export function RunningSection({ schedule, evaluation, standing }: Pick<RunningDrawingProps, 'schedule' | 'evaluation' | 'standing'>) {
+  const units = useUnits();
+  const { firing, layers } = schedule.snapshot;
+  // Segments that are over; the one that runs counts once it has held.
+  const done = evaluation.simulation.segments.slice(0, standing.over ? undefined : (standing.segment ?? 0));
+  const work = done.reduce((sum, { heatWork_perPa }) => sum + heatWork_perPa, 0);
+  const width_m = footprintSpan(firing.body.footprint);
+  const fired = useMemo(() => {
+    const [at, end] = [glassAfter(firing, work, work > 0 ? 1 : 0), glassAfter(firing, evaluation.work_perPa.mean)];
+    return at && end && { at, end };
+  }, [firing, work, evaluation]);
+  if (!fired)
+    return (
+      <MeasuredWidth height={SECTION_HEIGHT}>
+        {(width) => <SectionDrawing footprint={firing.body.footprint} layers={layers} width={width} height={SECTION_HEIGHT} />}
+      </MeasuredWidth>
+    );
+  return (
+    <FiredSection
+      {...{ firing, layers, ...fired }}
+      height={SECTION_HEIGHT}
+      words={`by now about ${text(formatLength(fired.at.shape.depth_m, units.length))} deep and ${text(formatLength(fired.at.shape.width_m, units.length))} wide, laid ${text(formatLength(width_m, units.length))} wide`}
+    />
   );
 }

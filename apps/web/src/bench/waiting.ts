@@ -1,6 +1,33 @@
-/** What a piece waits for, in words. */
+/** What pieces wait for, in words, and what is to be done about it. */
 import { RECIPES } from '@torvin/core/look';
+import { formatDuration, text } from '@torvin/core/units';
 import type { WaitingPiece } from '@torvin/schema';
+
+export type Ready = WaitingPiece & { stepId: string };
+/** It waits for its kiln, and its schedule is there. */
+export const isReady = (one: WaitingPiece): one is Ready => one.for === 'kiln' && one.stepId !== null && one.total_s !== null;
+
+/** 'full fuse · 20 h 09'. */
+export const firingWords = ({ look, total_s }: Pick<WaitingPiece, 'look' | 'total_s'>): string =>
+  [look === null ? 'firing' : RECIPES[look].name.toLowerCase(), ...(total_s === null ? [] : [text(formatDuration(total_s))])].join(' · ');
+
+/** What has to be decided before a piece goes on, in a few words; null where nothing is. */
+export function decisionFor({ for: what, look, outdated }: Pick<WaitingPiece, 'for' | 'look' | 'outdated'>): { why: string; act: string } | null {
+  const name = look === null ? 'firing' : RECIPES[look].name.toLowerCase();
+  if (outdated.length > 0) return { why: `${name}: its schedule is out of date. ${outdated.join(' ')}`, act: 'Calculate again' };
+  switch (what) {
+    case 'choice':
+      return { why: 'no firing chosen', act: 'Plan' };
+    case 'decision':
+      return { why: `${name} went too far`, act: 'See next plan' };
+    case 'again':
+      return { why: `${name} fell short`, act: 'See next plan' };
+    case 'schedule':
+      return { why: `${name} has no schedule`, act: 'Plan' };
+    default:
+      return null;
+  }
+}
 
 export function waitsFor({ for: what, look, step }: Pick<WaitingPiece, 'for' | 'look' | 'step'>): string {
   const name = look === null ? 'firing' : RECIPES[look].name.toLowerCase();

@@ -5,7 +5,7 @@ import { useUnits } from '@/data/FormUnits';
 import { useComputed } from '@/engine/useComputed';
 import { firingName } from '@/layup/describe';
 import { OutdatedChoice } from '@/planner/OutdatedChoice';
-import { runHref } from '@/journey/FiringSetUp';
+import { runHref } from '@/ui/hrefs';
 import type { StepPageParts } from '@/planner/useStepPage';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';

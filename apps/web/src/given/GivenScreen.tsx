@@ -12,7 +12,7 @@ import { View } from 'react-native';
 import { useUnits } from '@/data/FormUnits';
 import { useDraft } from '@/data/useDraft';
 import { firingName } from '@/layup/describe';
-import { runHref } from '@/journey/FiringSetUp';
+import { runHref } from '@/ui/hrefs';
 import { useGivenSchedule } from '@/planner/useGivenSchedule';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';

@@ -16,6 +16,7 @@ import { useStudio } from '@/data/studio';
 import { useTheme } from '@/theme/ThemeContext';
 import { TARGET, space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
+import { planHref, runHref } from '@/ui/hrefs';
 import { Field } from '@/ui/Field';
 import { Notice } from '@/ui/Notice';
 import { hatched } from '@/ui/hatched';
@@ -26,12 +27,6 @@ import { Stuck } from '@/planner/Stuck';
 import { doneUntil } from './doneUntil';
 import { StepMoves } from './StepMoves';
 import type { Layup } from '@/layup/useLayup';
-
-export const runHref = (pieceId: string, stepId: string, page: 'run' | 'key-in' | 'record' = 'run') => `/pieces/${pieceId}/${page}?step=${stepId}` as const;
-
-/** Where a firing is planned: a new one at a place in the journey, or at its end; or one that is to be changed. */
-export const planHref = (pieceId: string, { step, place }: { step?: string; place?: number } = {}) =>
-  `/pieces/${pieceId}/fire${step !== undefined ? `?step=${step}` : place !== undefined ? `?place=${place}` : ''}` as const;
 
 export interface FiringSetUpProps {
   step: PlannedStep;

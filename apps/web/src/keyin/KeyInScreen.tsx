@@ -7,7 +7,7 @@ import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { useUnits } from '@/data/FormUnits';
 import { firingName } from '@/layup/describe';
-import { runHref } from '@/journey/FiringSetUp';
+import { runHref } from '@/ui/hrefs';
 import { OutdatedChoice } from '@/planner/OutdatedChoice';
 import { QueueNotice } from '@/pieces/QueueNotice';
 import { useDraft } from '@/data/useDraft';

@@ -1,20 +1,20 @@
 /** At the kiln: the load that runs, what is ready to be keyed in, what stands in each controller's programs, and practice. */
 import { type Controller, figuresKeyed, profileWords } from '@torvin/core/controller';
-import { formatDuration, text } from '@torvin/core/units';
-import type { Program, WaitingPiece } from '@torvin/schema';
+import type { Program } from '@torvin/schema';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { v7 as uuid } from 'uuid';
 import { InKiln } from '@/bench/InKiln';
+import { UsedTwice } from '@/bench/UsedTwice';
 import { byLoad } from '@/bench/byLoad';
-import { waitsFor } from '@/bench/waiting';
+import { firingWords, isReady } from '@/bench/waiting';
 import { useBench } from '@/data/bench';
 import { useShelves } from '@/data/pieces';
 import { usePrograms } from '@/data/programs';
 import { slotsOf, standingOf, standsWords } from '@/keyin/slots';
 import type { Variables } from '@/outbox/kinds';
 import { useOutbox, useSave } from '@/outbox/useOutbox';
-import { runHref } from '@/journey/FiringSetUp';
+import { runHref } from '@/ui/hrefs';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Fold } from '@/ui/Fold';
@@ -25,10 +25,6 @@ import { Screen } from '@/ui/Screen';
 import { offerBack } from '@/ui/takeBack';
 import { Words } from '@/ui/Words';
 import { useNow } from '@/ui/useNow';
-
-type Ready = WaitingPiece & { stepId: string };
-/** It waits for its kiln, and its schedule is there. */
-const isReady = (one: WaitingPiece): one is Ready => one.for === 'kiln' && one.stepId !== null && one.total_s !== null;
 
 export function KilnScreen() {
   const router = useRouter();
@@ -44,6 +40,7 @@ export function KilnScreen() {
   return (
     <Screen title="Kiln" padded={false}>
       <Part title="Running">
+        <UsedTwice loads={loads} />
         {loads.length === 0 ? (
           <Words tone="muted">No firing in a kiln. Start one from its key-in sheet and it appears here.</Words>
         ) : (
@@ -58,9 +55,7 @@ export function KilnScreen() {
               <View style={{ flex: 1 }}>
                 <Words bold>{one.piece.name}</Words>
                 <Words size="label" tone="muted">
-                  {one.outdated.length > 0
-                    ? `its schedule is out of date. ${one.outdated.join(' ')}`
-                    : `${waitsFor(one)}, ${text(formatDuration(one.total_s ?? 0))}`}
+                  {one.outdated.length > 0 ? `its schedule is out of date. ${one.outdated.join(' ')}` : firingWords(one)}
                 </Words>
               </View>
             </LinkRow>

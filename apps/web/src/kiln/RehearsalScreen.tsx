@@ -12,7 +12,7 @@ import { slotsOf } from '@/keyin/slots';
 import { KeyedRows } from '@/panel/KeyedRows';
 import { PanelView } from '@/panel/PanelView';
 import { firingName } from '@/layup/describe';
-import { runHref } from '@/journey/FiringSetUp';
+import { runHref } from '@/ui/hrefs';
 import type { StepPageParts } from '@/planner/useStepPage';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';

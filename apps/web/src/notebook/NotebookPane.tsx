@@ -1,7 +1,7 @@
 /** Past firings, newest first: searched by words, narrowed by result and look, a page read when it is wanted. */
-import { LOOKS, RECIPES } from '@torvin/core/look';
+import { RECIPES } from '@torvin/core/look';
 import { formatDuration, formatTemperature, text } from '@torvin/core/units';
-import type { FiringRow as Row } from '@torvin/schema';
+import type { FiringPage, FiringRow as Row } from '@torvin/schema';
 import { memo, useDeferredValue } from 'react';
 import { View } from 'react-native';
 import { useFirings } from '@/data/firings';
@@ -10,6 +10,7 @@ import { useShelves } from '@/data/pieces';
 import { useStudio } from '@/data/studio';
 import { scaled, space } from '@/theme/theme';
 import { Chips } from '@/ui/Chips';
+import { Fold } from '@/ui/Fold';
 import { Search } from '@/ui/Search';
 import { LinkRow } from '@/ui/LinkRow';
 import { Waiting } from '@/ui/Loading';
@@ -64,23 +65,6 @@ export function NotebookPane({ currentId, beside = false }: { currentId?: string
             hint="piece, note, place, kiln, glass"
             testID="notebook-search"
           />
-          <Chips
-            label="Came out"
-            value={query.result ?? null}
-            options={[
-              ...(['short', 'right', 'past'] as const).map((value) => ({ value, title: RESULT_WORDS[value] })),
-              { value: 'open' as const, title: 'in the kiln' },
-            ]}
-            onChange={(result) => setQuery({ result: result ?? undefined, row: 0 })}
-            testID="filter-result"
-          />
-          <Chips
-            label="Look"
-            value={query.look ?? null}
-            options={LOOKS.map((look) => ({ value: look, title: RECIPES[look].name }))}
-            onChange={(look) => setQuery({ look: look ?? undefined, row: 0 })}
-            testID="filter-look"
-          />
           {query.form !== undefined && (
             <Chips
               label="Mould or former"
@@ -90,19 +74,65 @@ export function NotebookPane({ currentId, beside = false }: { currentId?: string
               testID="filter-form"
             />
           )}
+          <View style={{ marginHorizontal: -space.large }}>
+            <Fold title="Filter" about={filterWords(query)} testID="filters">
+              {() => <Filters query={query} page={firings.data.pages[0]} onChange={(part) => setQuery({ ...part, row: 0 })} />}
+            </Fold>
+          </View>
           <Words size="label" tone="muted" aria-live="polite" testID="notebook-count">
             {`${total} ${total === 1 ? 'firing' : 'firings'}${searching ? ' found' : ''}`}
           </Words>
           {total === 0 && (
             <Notice tone="plain">
               {searching
-                ? 'No firing is like that: search for fewer words, or take a filter away.'
-                : 'Nothing fired yet: open a piece, calculate its schedule, fire it, and record how it came out.'}
+                ? 'No firing matches. Search for fewer words, or remove a filter.'
+                : 'Fired pieces appear here with what you saw. Open a piece, plan its firing and record the result.'}
             </Notice>
           )}
         </View>
       }
     />
+  );
+}
+
+/** What is chosen, closed. */
+const filterWords = ({ result, look }: NotebookQuery): string =>
+  [...(result ? [OUTCOME_WORDS[result]] : []), ...(look ? [RECIPES[look].name.toLowerCase()] : [])].join(', ') || 'result, firing type';
+
+const OUTCOME_WORDS = { ...RESULT_WORDS, open: 'in the kiln' } as const;
+
+interface FiltersProps {
+  query: NotebookQuery;
+  page: FiringPage;
+  onChange(part: Pick<NotebookQuery, 'result' | 'look'>): void;
+}
+
+/** What occurs, with how many; what is chosen stays though none is left. */
+function Filters({ query, page, onChange }: FiltersProps) {
+  const results = [
+    ...page.results,
+    ...(query.result && !page.results.some(({ result }) => result === query.result) ? [{ result: query.result, count: 0 }] : []),
+  ];
+  const looks = [...page.looks, ...(query.look && !page.looks.some(({ look }) => look === query.look) ? [{ look: query.look, count: 0 }] : [])];
+  return (
+    <>
+      <Chips
+        label="Result"
+        wraps
+        value={query.result ?? null}
+        options={results.map(({ result, count }) => ({ value: result, title: `${OUTCOME_WORDS[result]} ${count}` }))}
+        onChange={(result) => onChange({ result: result ?? undefined })}
+        testID="filter-result"
+      />
+      <Chips
+        label="Firing type"
+        wraps
+        value={query.look ?? null}
+        options={looks.map(({ look, count }) => ({ value: look, title: `${RECIPES[look].name} ${count}` }))}
+        onChange={(look) => onChange({ look: look ?? undefined })}
+        testID="filter-look"
+      />
+    </>
   );
 }
 

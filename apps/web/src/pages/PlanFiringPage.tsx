@@ -1,7 +1,7 @@
 import { firingsOf } from '@torvin/core/piece';
 import { useLocalSearchParams } from 'expo-router';
 import { usePiece, useShelves } from '@/data/pieces';
-import { PlanFiringScreen } from '@/planner/PlanFiringScreen';
+import { PlanFiringScreen } from '@/pieces/PlanFiringScreen';
 import { Waiting } from '@/ui/Loading';
 import type { Back } from '@/ui/Screen';
 

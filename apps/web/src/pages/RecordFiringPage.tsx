@@ -8,7 +8,7 @@ import { v7 as uuid } from 'uuid';
 import { type Hands, type RecordEntry, RecordForm } from '@/notebook/RecordForm';
 import { OutdatedNotice } from '@/planner/OutdatedNotice';
 import { firingName } from '@/layup/describe';
-import { runHref } from '@/journey/FiringSetUp';
+import { runHref } from '@/ui/hrefs';
 import { inFormUnits } from '@/data/FormUnits';
 import { useDraft } from '@/data/useDraft';
 import { putPiece } from '@/outbox/shown';

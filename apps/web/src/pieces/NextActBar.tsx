@@ -7,7 +7,7 @@ import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { useBench } from '@/data/bench';
 import { usePrograms, useProgramsComing } from '@/data/programs';
-import { runHref } from '@/journey/FiringSetUp';
+import { runHref } from '@/ui/hrefs';
 import { useTheme } from '@/theme/ThemeContext';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';

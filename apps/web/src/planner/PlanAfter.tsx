@@ -6,7 +6,7 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import { useUnits } from '@/data/FormUnits';
-import { planHref } from '@/journey/FiringSetUp';
+import { planHref } from '@/ui/hrefs';
 import { Action } from '@/ui/Action';
 import { Notice } from '@/ui/Notice';
 import type { Layup } from '@/layup/useLayup';

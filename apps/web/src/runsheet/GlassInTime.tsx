@@ -86,7 +86,7 @@ const percent = (share: number): Figure => ({ figure: String(Math.round(100 * sh
 function howFar({ down, relief, film, lain, edges }: GlassAt, length: Parameters<typeof formatLength>[1]): HowFar[] {
   const all: (HowFar | null)[] = [
     down && { label: 'down', value: formatLength(down.by_m, length), note: `of ${formatLength(down.of_m, length).figure}` },
-    relief === null ? null : { label: 'relief left', value: percent(relief) },
+    relief === null ? null : { label: 'relief standing', value: percent(relief) },
     film === null ? null : { label: 'grains run together', value: percent(film) },
     lain === null ? null : { label: 'sheets lain down', value: percent(lain) },
     { label: 'edges rounded', value: percent(edges) },

@@ -2,7 +2,7 @@
 import { useRouter } from 'expo-router';
 import { memo } from 'react';
 import { View } from 'react-native';
-import { runHref } from '@/journey/FiringSetUp';
+import { runHref } from '@/ui/hrefs';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { ClockInput } from '@/ui/TimeInput';

@@ -51,7 +51,7 @@ export function RunPanels({ piece, step, schedule, shelves, sheet, unit, start, 
   return (
     <View>
       {problem && <Notice tone="warn">{problem.message}</Notice>}
-      {computed && computed.stepId === step.id && (
+      {computed && computed.stepId === step.id && sheet.changed && (
         <Fold title="Compared with calculated" about="what differs, and what that does" testID="compared">
           {() => <ComparedPanel computed={computed} schedule={schedule} segments={segments} evaluation={evaluation} />}
         </Fold>
@@ -60,7 +60,7 @@ export function RunPanels({ piece, step, schedule, shelves, sheet, unit, start, 
         {() => <VersionsPanel piece={piece} step={step} unit={unit} onUse={sheet.use} />}
       </Fold>
       {(bare === null || bare.recipe.toCone) && (
-        <Fold title="Alternatives" about={bare === null ? 'schools, set-ups, same work at another heat' : 'hotter or cooler'} testID="alternatives">
+        <Fold title="Alternatives" about={bare === null ? 'schools, set-ups, another heat' : 'hotter or cooler'} testID="alternatives">
           {() => (
             <View style={{ marginHorizontal: -space.large }}>
               {(bare === null || bare.recipe.toCone) && (
@@ -97,7 +97,7 @@ export function RunPanels({ piece, step, schedule, shelves, sheet, unit, start, 
         {() => along({ piece, schedule, series: evaluation.simulation.series, unit, start, saving: sheet.queue.saving || segments !== schedule.segments })}
       </Fold>
       {bare === null && (
-        <Fold title="Between crossed polarisers" about="the stress that stays, as it would look" testID="polariser">
+        <Fold title="Between crossed polarisers" about="the stress that stays" testID="polariser">
           {() => <OwnPolariser pieceId={piece.id} firing={firing} evaluation={evaluation} />}
         </Fold>
       )}

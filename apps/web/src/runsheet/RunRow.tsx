@@ -89,9 +89,7 @@ const RowFigures = memo(function RowFigures({ index, segment, live, unit }: Pick
       <FigureText value={formatTemperature(segment.target_C, unit)} size="large" />
       <View>
         <FigureText value={off ? { figure: 'switch off', unit: '' } : formatRate(segment.rate_C_per_h, unit)} />
-        <Words size="label" tone={segment.hold_s > 0 ? 'ink' : 'muted'}>
-          {segment.hold_s > 0 ? `hold ${text(formatDuration(segment.hold_s))}` : 'no hold'}
-        </Words>
+        {segment.hold_s > 0 && <Words size="label">{`hold ${text(formatDuration(segment.hold_s))}`}</Words>}
       </View>
     </View>
   );

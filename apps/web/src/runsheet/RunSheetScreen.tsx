@@ -50,7 +50,8 @@ export function RunSheetScreen({ piece, step, schedule, shelves, outdated, stand
   const [selected, setSelected] = useState<number | null>(null);
   const sheet = useRunSheet(piece, schedule);
   const answers = useServerAnswers();
-  const wide = isWide(useLayout());
+  const layout = useLayout();
+  const wide = isWide(layout);
   const { segments, evaluation } = sheet;
   const { firing, kilnName } = schedule.snapshot;
   const opensAt = useCallback((of: Evaluation) => clockAfter(start, of.simulation.total_s), [start]);
@@ -98,7 +99,8 @@ export function RunSheetScreen({ piece, step, schedule, shelves, outdated, stand
       }
       back={{ title: piece.name, href: `/pieces/${piece.id}` }}
       padded={false}
-      actions={<UndoBar layup={sheet} />}
+      // Beside its lay-up that has it: both undo the same.
+      actions={layout !== 'beside' && <UndoBar layup={sheet} />}
       footer={
         selected !== null && (
           <SegmentSheet
@@ -137,21 +139,6 @@ export function RunSheetScreen({ piece, step, schedule, shelves, outdated, stand
         <OutdatedChoice piece={piece} step={step} shelves={shelves} differences={outdated} />
         <EarlierEngine piece={piece} step={step} shelves={shelves} snapshot={schedule.snapshot} evaluation={evaluation} offered={!older} />
       </View>
-      {wide && (
-        <MeasuredWidth height={230}>
-          {(width) => (
-            <TrueTimeChart
-              firing={firing}
-              segments={segments}
-              series={evaluation.simulation.series}
-              total_s={evaluation.simulation.total_s}
-              unit={unit}
-              start={start}
-              width={width}
-            />
-          )}
-        </MeasuredWidth>
-      )}
       {/* There before its curves are, so that nothing below it moves. */}
       {!looksIn && !emptyFiringOf(firing) && (
         <View style={{ alignItems: 'flex-end', paddingHorizontal: space.medium }}>
@@ -178,6 +165,26 @@ export function RunSheetScreen({ piece, step, schedule, shelves, outdated, stand
         timeline={timeline}
       />
       <RunVerdict segments={segments} firing={firing} evaluation={evaluation} broken={broken} look={step.look} older={older} standing={standing} />
+      {wide && (
+        // In the rows' own curve time is not to scale: there each joint has room for a finger.
+        <Fold title="By the clock" about="the same curve in true time" testID="by-the-clock">
+          {() => (
+            <MeasuredWidth height={230}>
+              {(width) => (
+                <TrueTimeChart
+                  firing={firing}
+                  segments={segments}
+                  series={evaluation.simulation.series}
+                  total_s={evaluation.simulation.total_s}
+                  unit={unit}
+                  start={start}
+                  width={width}
+                />
+              )}
+            </MeasuredWidth>
+          )}
+        </Fold>
+      )}
       {paper({ piece, schedule: { ...schedule, segments, result: evaluation }, series: evaluation.simulation.series, unit, start, saving: sheet.queue.saving })}
       <RunPanels piece={piece} step={step} schedule={schedule} shelves={shelves} sheet={sheet} unit={unit} start={start} along={along} />
     </Screen>
@@ -221,7 +228,11 @@ function RunVerdict({ segments, firing, evaluation, broken, look, older, standin
           {`${ROLE_NAMES[segments[reading.segment].role]}: ${brokenSentence(reading, units, firing.look)}`}
         </Notice>
       ))}
-      <Caution about={look}>{`${WORK_CAUTIONS.kiln} ${RECIPES[look].care}`}</Caution>
+      <Caution about={look}>{RECIPES[look].care}</Caution>
+      {/* In full where a firing is started, and on its print. */}
+      <Caution about="kiln" brief>
+        {WORK_CAUTIONS.kiln}
+      </Caution>
       <View style={{ marginHorizontal: -space.large, marginBottom: -space.large }}>
         <Fold title="Result" about={first} testID="verdict">
           {() => (

@@ -16,15 +16,15 @@ export interface SchoolPanelProps {
 const HEATS = { cooler: 'Cooler and longer', hotter: 'Hotter and shorter' } as const;
 const SOAKS = { annealing: 'soak at the annealing point', lower: 'soak low, near the strain point' } as const;
 const COSTS = {
-  cooler: 'Crisper edges and easier to hit; longer where glass hazes.',
-  hotter: 'Less time in the hazing range; a minute or a few degrees matter more.',
+  cooler: 'Crisper edges and easier to hit; longer where glass devitrifies.',
+  hotter: 'Less time where glass devitrifies; a minute or a few degrees matter more.',
 } as const;
 
 const SCHOOLS = (['cooler', 'hotter'] as const).flatMap((heat) => (['annealing', 'lower'] as const).map((soak) => ({ heat, soak })));
 
 const TELLS = [
   { what: 'in all', words: (figure: string) => `${figure} in all` },
-  { what: 'haze', words: (figure: string) => `haze ${figure}` },
+  { what: 'devit', words: (figure: string) => `devit ${figure}` },
   { what: 'stress left', words: (figure: string) => `${figure} left` },
   { what: 'core–surface', words: (figure: string) => `core–surface ${figure}` },
 ];
@@ -102,6 +102,9 @@ export function SchoolPanel({ firing, unit, working, onTake }: SchoolPanelProps)
 
 /** What some hold frit in a mould for, and others climb straight through. */
 const GRAINS = {
-  held: { name: 'Held while the grains sink together', about: 'Air leaves between them before they seal, so less seed; longer, and longer where glass hazes.' },
+  held: {
+    name: 'Held while the grains sink together',
+    about: 'Air leaves between them before they seal, so less seed; longer, and longer where glass devitrifies.',
+  },
   straight: { name: 'Straight up to its work', about: 'Shorter; seed has only the long hold to rise in.' },
 } as const;

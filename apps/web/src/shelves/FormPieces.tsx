@@ -12,7 +12,7 @@ import { useUnits } from '@/data/FormUnits';
 import { useOutbox } from '@/outbox/useOutbox';
 import { Thumbnail } from '@/photos/Thumbnail';
 import { useTheme } from '@/theme/ThemeContext';
-import { planHref } from '@/journey/FiringSetUp';
+import { planHref } from '@/ui/hrefs';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { LinkRow } from '@/ui/LinkRow';

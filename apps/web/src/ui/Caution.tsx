@@ -15,6 +15,8 @@ export interface CautionProps {
   about: string;
   /** The work is started here. */
   starts?: boolean;
+  /** One line here even the first time: it is in full where the work is started. */
+  brief?: boolean;
   children: string;
   testID?: string;
 }
@@ -39,16 +41,20 @@ const isKnown = (mark: string): boolean => met().some(([one]) => one === mark);
 /** A caution is known again by how it begins. */
 const markOf = (about: string, text: string): string => `${about} ${text.slice(0, 24)}`;
 
-export function Caution({ about, starts = false, children, testID }: CautionProps) {
+/** Its first sentence. */
+const firstOf = (text: string): string => /^.*?[.!](?=\s|$)/.exec(text)?.[0] ?? text;
+
+export function Caution({ about, starts = false, brief = false, children, testID }: CautionProps) {
   const { colours } = useTheme();
   const mark = markOf(about, children);
-  const [opened, setOpened] = useState<{ mark: string; open: boolean }>(() => ({ mark, open: !isKnown(mark) }));
-  const open = (starts && HARMS.test(children)) || (opened.mark === mark ? opened.open : !isKnown(mark));
+  const [opened, setOpened] = useState<{ mark: string; open: boolean }>(() => ({ mark, open: !brief && !isKnown(mark) }));
+  const open = (starts && HARMS.test(children)) || (opened.mark === mark ? opened.open : !brief && !isKnown(mark));
   useEffect(() => {
+    if (brief) return;
     const isNew = !isKnown(mark);
     if (isNew) writeStored('localStorage', MET, [...met(), [mark, Date.now()]].slice(-REMEMBERED));
     setOpened((now) => (now.mark === mark ? now : { mark, open: isNew }));
-  }, [mark]);
+  }, [brief, mark]);
   if (open)
     return (
       <Notice tone="care" testID={testID}>
@@ -67,7 +73,7 @@ export function Caution({ about, starts = false, children, testID }: CautionProp
       <WarningSign colour={colours.muted} />
       <KitListItem.Content>
         <Words size="label" numberOfLines={1}>
-          {`Take care. ${children}`}
+          {`Take care. ${firstOf(children)}`}
         </Words>
       </KitListItem.Content>
       <Words size="label" tone="touch">

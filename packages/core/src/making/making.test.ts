@@ -190,7 +190,7 @@ describe('drying by weight', () => {
         ),
         METRIC,
       ),
-    ).toBe('By what was mixed 200 g of water have to leave yet. It lost 10.0 % in 24 h 00.');
+    ).toBe('Still to leave: 200 g of water, by its mix. It lost 10.0 % in 24 h 00.');
   });
 });
 

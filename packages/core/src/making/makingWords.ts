@@ -146,7 +146,7 @@ export function stageDoes(stage: StageName, making: Making, form: FormShape, amo
 export function dryingWords({ holds_kg, lost, isDry }: Drying, units: Units): string {
   const mass = (kg: number): string => text(formatMass(kg, units.mass));
   const said = [
-    ...(holds_kg === null ? [] : [`By what was mixed ${mass(holds_kg)} of water have to leave yet.`]),
+    ...(holds_kg === null ? [] : [`Still to leave: ${mass(holds_kg)} of water, by its mix.`]),
     ...(lost === null ? [] : [`It lost ${(100 * Math.max(lost.share, 0)).toFixed(1)} % in ${text(formatDuration(lost.over_s))}.`]),
     ...(isDry ? ['It is as dry as this room makes it.'] : []),
   ];

@@ -78,8 +78,8 @@ function outcome({ firing, evaluation }: Judgement, { temperature: unit, length 
   return [
     ['heat work', emptyFiringOf(firing) ? NONE : percent(heatWorkBand(firing, work).shown)],
     ['squeeze', squeeze ? percent(squeeze.value / squeeze.allowed) : NONE],
-    ['relief left', relief === null ? NONE : percent(relief)],
-    ['haze', haze ? formatDuration(haze.value) : NONE],
+    ['relief standing', relief === null ? NONE : percent(relief)],
+    ['devit', haze ? formatDuration(haze.value) : NONE],
     ['stress left', residual ? formatStress(residual.value, length) : NONE],
     ['core–surface', formatDifference(worst(evaluation, 'setting')?.value ?? 0, unit)],
     ['tension', formatStress(worst(evaluation, 'pull')?.value ?? 0, length)],

@@ -46,8 +46,8 @@ export const TERMS: Readonly<Record<string, string>> = {
   'heat work': 'What heat has done to the glass, temperature and time together: cooler for longer does the same as hotter for a while.',
   tension: 'How hard the glass is pulled within itself while it warms or cools; glass takes being pressed and breaks by being pulled.',
   squeeze: 'A hold before the rim seals, in which sheets settle and the air between them leaves.',
-  'relief left': 'How much of the height laid on is left when it comes out.',
-  haze: 'Dull crystals that grow on the skin where glass dawdles between sticking and flowing; counted as time at its worst.',
+  'relief standing': 'How much of the height laid on still stands when it comes out.',
+  devit: 'Devitrification: dull crystals on the surface, where glass stays too long between sticking and flowing. Counted as time at its worst.',
   'stress left': 'The tension that stays in the cold piece for good.',
 };
 
@@ -172,7 +172,7 @@ export function readingPhrase(reading: Reading, { temperature: unit, length }: U
     case 'coating':
       return `coating open ${text(formatDuration(value))} of ${text(formatDuration(allowed))}`;
     case 'haze':
-      return `haze ${text(formatDuration(value))} of ${text(formatDuration(allowed))}`;
+      return `devit ${text(formatDuration(value))} of ${text(formatDuration(allowed))}`;
     case 'residual':
       return `${formatStress(value, length).figure} of ${text(formatStress(allowed, length))} stays`;
     case 'relaxed':
@@ -231,7 +231,7 @@ export function brokenSentence(reading: Reading, { temperature: unit, length }: 
     case 'coating':
       return `The bare coating spends ${text(formatDuration(value - allowed))} too long between setting and sticking: it may lift. Cap it, turn it face down, or accept that it may.`;
     case 'haze':
-      return `It hazes for ${text(formatDuration(value - allowed))} too long. Climb faster through that range, or go hotter and shorter.`;
+      return `It is ${text(formatDuration(value - allowed))} too long where it devitrifies. Climb faster there, or go hotter and shorter.`;
     case 'residual':
       return `${text(formatStress(value, length))} of tension would stay at room temperature, ${text(formatStress(value - allowed, length))} too much. Soak longer or cool slower.`;
     case 'relaxed':
@@ -268,7 +268,7 @@ export function verdictOf(asked: FiringCase, { readings, simulation, work_perPa 
   const stays = readings.find(({ limit, ok }) => limit === 'residual' && ok);
   if (stays)
     said.push(
-      `About ${text(formatStress(stays.value, units.length))} of tension stays once it is cold; ${text(formatStress(stays.allowed, units.length))} is allowed.`,
+      `About ${text(formatStress(stays.value, units.length))} of tension stays in it (limit ${text(formatStress(stays.allowed, units.length))}).`,
     );
   said.push(...ownFigures(firing, { readings, work_perPa }, units).map(({ sentence }) => sentence));
   said.push(...bodySentences(firing, units.length), ...shapeNotes(firing, units.length), ...cautionsOfHeat(firing, segments, work_perPa));

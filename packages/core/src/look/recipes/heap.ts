@@ -44,7 +44,7 @@ export const heap: Recipe = {
   looksLike: {
     early: 'a hill with grains to be seen in it',
     right: 'a round cushion, smooth all over, its rim a full round',
-    late: 'it lies as flat as it will: longer only draws haze and bubbles',
+    late: 'it lies as flat as it will: longer only brings devitrification and bubbles',
   },
   care: 'Frit is dust as well as grains: a respirator. A heap runs further than one thinks: leave room to the edge of the shelf.',
 };

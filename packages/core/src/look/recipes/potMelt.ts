@@ -17,7 +17,7 @@ export const potMelt: Recipe = {
   looksLike: {
     early: 'a drop hangs from the pot or stands on the shelf like a finger',
     right: 'no thread any more, the coil below has sunk into one level disc',
-    late: 'the disc has lost its lines, haze lies at its rim',
+    late: 'the disc has lost its lines, its rim has devitrified',
   },
   care: 'A pot cracks if it is hurried: warm it no faster than its maker says. It stands high and hot: pin it, and never reach over it.',
 };

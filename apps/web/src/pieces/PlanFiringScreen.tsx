@@ -28,13 +28,13 @@ import { useUsed } from '@/data/bench';
 import { inFormUnits, useUnits } from '@/data/FormUnits';
 import { useDraft } from '@/data/useDraft';
 import { doneUntil } from '@/journey/doneUntil';
-import { runHref } from '@/journey/FiringSetUp';
+import { runHref } from '@/ui/hrefs';
 import { layersWords } from '@/layup/describe';
 import { UndoBar } from '@/layup/UndoBar';
 import { isSame } from '@/outbox/merge';
 import { useLayup } from '@/layup/useLayup';
 import { PAPER_CAUTION, SETUP_CAUTIONS, WET_CAUTIONS } from '@/layup/cautions';
-import { QueueNotice } from '@/pieces/QueueNotice';
+import { QueueNotice } from './QueueNotice';
 import { SectionDrawing } from '@/section/SectionDrawing';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
@@ -45,12 +45,13 @@ import { Fold } from '@/ui/Fold';
 import { MeasuredWidth } from '@/ui/MeasuredWidth';
 import { Screen } from '@/ui/Screen';
 import { showFault } from '@/ui/showFault';
-import { LookChoice } from './LookChoice';
-import { OnWhat } from './OnWhat';
-import { PlanBar } from './PlanBar';
-import { type Planning, likelyFor, useNearest, usePreview } from './planned';
-import { type StepEntry, entryOfStep, formOf, stepOf, whyImpossible } from './stepEntry';
-import { withFiring, usePlanFiring } from './usePlanFiring';
+import { useLayout } from '@/ui/useWidth';
+import { LookChoice } from '@/planner/LookChoice';
+import { OnWhat } from '@/planner/OnWhat';
+import { PlanBar } from '@/planner/PlanBar';
+import { type Planning, likelyFor, useNearest, usePreview } from '@/planner/planned';
+import { type StepEntry, entryOfStep, formOf, stepOf, whyImpossible } from '@/planner/stepEntry';
+import { withFiring, usePlanFiring } from '@/planner/usePlanFiring';
 
 export interface PlanFiringScreenProps {
   piece: Piece;
@@ -68,6 +69,7 @@ export const PlanFiringScreen = inFormUnits(PlanForm);
 
 function PlanForm({ piece, shelves, step, place: at }: PlanFiringScreenProps) {
   const router = useRouter();
+  const layout = useLayout();
   const units = useUnits();
   const layup = useLayup(piece);
   const { doc } = layup;
@@ -167,7 +169,7 @@ function PlanForm({ piece, shelves, step, place: at }: PlanFiringScreenProps) {
       subtitle={`${piece.name} · ${footprintWords(doc.footprint, units.length)} · ${layersWords(laidLayers(before).length)}`}
       back={{ title: piece.name, href: `/pieces/${piece.id}` }}
       padded={false}
-      actions={isChanged && <UndoBar layup={layup} />}
+      actions={isChanged && layout !== 'beside' && <UndoBar layup={layup} />}
       footer={
         <PlanBar
           preview={preview}

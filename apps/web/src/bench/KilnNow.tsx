@@ -1,0 +1,124 @@
+/** A kiln in short: what is in it, three figures, what comes next in it, and the one thing to do. The firing in full is on Kiln. */
+import { RECIPES } from '@torvin/core/look';
+import { ROLE_NAMES, emptyFiringOf, momentsOf, openingTemperature } from '@torvin/core/schedule';
+import { formatTemperature, otherTemperature, text } from '@torvin/core/units';
+import type { Firing, FiringDetail } from '@torvin/schema';
+import { useRouter } from 'expo-router';
+import { View } from 'react-native';
+import { useFiring } from '@/data/firings';
+import { useLoads } from '@/data/loads';
+import { useStudio } from '@/data/studio';
+import { useComputed } from '@/engine/useComputed';
+import { asRun } from '@/notebook/differences';
+import { useTheme } from '@/theme/ThemeContext';
+import { space } from '@/theme/theme';
+import { Action } from '@/ui/Action';
+import { FigureBlock } from '@/ui/FigureBlock';
+import { Notice } from '@/ui/Notice';
+import { Words } from '@/ui/Words';
+import { dayAndClock } from '@/ui/clock';
+import { outdatedLoadWords } from '@/ui/loadWords';
+import { useAwake } from '@/ui/useAwake';
+import { useHere } from '@/ui/useCallsHere';
+import { useNow } from '@/ui/useNow';
+import { RunningSection } from './RunningDrawing';
+import { standingAt } from './byClock';
+import { isCoolBy } from './byLoad';
+
+export interface KilnNowProps {
+  firing: Firing;
+  /** The rest of its load. */
+  others: readonly Firing[];
+}
+
+export function KilnNow({ firing, others }: KilnNowProps) {
+  const { colours } = useTheme();
+  const router = useRouter();
+  const now = useNow();
+  const detail = useFiring(firing.id).data;
+  const { load } = firing;
+  const ahead = useLoads().data?.find(({ id }) => id === load.id);
+  const pieces = [firing, ...others];
+  const isCool = isCoolBy(firing, now);
+  return (
+    <View style={{ backgroundColor: colours.surface, borderTopWidth: 4, borderColor: colours.touch, padding: space.medium, gap: space.small }} testID="in-kiln">
+      <View>
+        <Words size="label" tone="muted">
+          {firing.kilnName}
+        </Words>
+        <Words bold testID="kiln-load">
+          {pieces.map((one) => `${one.pieceName}, ${RECIPES[one.look].name.toLowerCase()}`).join('; ')}
+        </Words>
+      </View>
+      {load.openedAt !== null ? (
+        <Words testID="has-been-opened">{`Opened ${dayAndClock(load.openedAt, new Date(now))}.`}</Words>
+      ) : load.at > now ? (
+        <Words testID="planned">{`Starts by itself at ${dayAndClock(load.at, new Date(now))}.`}</Words>
+      ) : detail ? (
+        <Standing detail={detail} now={now} />
+      ) : null}
+      {firing.differences.length > 0 && <Notice tone="warn">{`Fired although the schedule was out of date. ${firing.differences.join(' ')}`}</Notice>}
+      {ahead && ahead.outdated.length > 0 && (
+        <Notice tone="warn" testID="load-outdated">
+          {outdatedLoadWords(ahead.outdated)}
+        </Notice>
+      )}
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
+        {isCool ? (
+          pieces.map((one) => (
+            <Action
+              key={one.id}
+              title={others.length > 0 ? `Record ${one.pieceName}` : 'Record result'}
+              testID="bench-tell"
+              onPress={() => router.push(`/notebook/${one.id}/tell`)}
+            />
+          ))
+        ) : (
+          <Action title="See the firing" label={`See the firing in ${firing.kilnName}`} testID="see-kiln" onPress={() => router.push('/kiln')} />
+        )}
+      </View>
+    </View>
+  );
+}
+
+/** Its section with the heat so far, when it opens, what kiln and glass have now, and its next moment. */
+function Standing({ detail, now }: { detail: FiringDetail; now: number }) {
+  const { temperatureUnit: unit } = useStudio();
+  const { firing, schedule } = detail;
+  const { segments, evaluation } = asRun(detail);
+  const { value } = useComputed('evaluate', { firing: schedule.snapshot.firing, segments, series: true });
+  const series = value?.simulation.series;
+  const seconds = (now - firing.firedAt) / 1000;
+  const standing = series ? standingAt(series, seconds) : null;
+  const { look } = momentsOf(segments, evaluation.simulation);
+  const [awake] = useHere('awake');
+  useAwake(awake && seconds < look.to_s);
+  const clock = (at_s: number): string => dayAndClock(firing.firedAt + at_s * 1000, new Date(now));
+  const opens = text(formatTemperature(openingTemperature(schedule.snapshot.firing), unit));
+  const degrees = (at_C: number | undefined) =>
+    at_C === undefined
+      ? { value: { figure: '–', unit: '' } }
+      : { value: formatTemperature(at_C, unit), other: formatTemperature(at_C, otherTemperature(unit)) };
+  const next =
+    seconds < look.to_s
+      ? `Check from ${clock(look.from_s)} to ${clock(look.to_s)}.`
+      : standing?.segment != null && standing.segment < segments.length - 1
+        ? `${ROLE_NAMES[segments[standing.segment].role]} until ${clock(standing.ends_s)}.`
+        : '';
+  return (
+    <>
+      {value && standing && <RunningSection {...{ schedule, standing }} evaluation={value} />}
+      <View style={{ flexDirection: 'row', gap: space.medium }} testID="opens">
+        <FigureBlock
+          label={standing?.over ? 'cool since' : 'open after'}
+          value={{ figure: clock(evaluation.simulation.total_s), unit: '' }}
+          note={`kiln ${opens} or less`}
+          testID="opens-at"
+        />
+        <FigureBlock label="kiln, estimated" {...degrees(standing?.kiln_C)} testID="kiln-now" />
+        <FigureBlock label={emptyFiringOf(schedule.snapshot.firing) ? 'inside' : 'glass core'} {...degrees(standing?.core_C)} testID="core-now" />
+      </View>
+      {next !== '' && <Words testID="kiln-next">{next}</Words>}
+    </>
+  );
+}

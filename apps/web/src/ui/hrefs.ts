@@ -1,0 +1,7 @@
+/** Addresses that more than one room links to. */
+
+export const runHref = (pieceId: string, stepId: string, page: 'run' | 'key-in' | 'record' = 'run') => `/pieces/${pieceId}/${page}?step=${stepId}` as const;
+
+/** Where a firing is planned: a new one at a place in the journey, or at its end; or one that is to be changed. */
+export const planHref = (pieceId: string, { step, place }: { step?: string; place?: number } = {}) =>
+  `/pieces/${pieceId}/fire${step !== undefined ? `?step=${step}` : place !== undefined ? `?place=${place}` : ''}` as const;
