@@ -326,6 +326,7 @@ export const PieceRowSchema = PieceSchema.pick({
       }),
     ),
     looks: z.array(z.enum(LOOKS)),
+    photo: z.string().nullable().meta({ description: 'Hash of the newest picture of its firings' }),
   })
   .meta({ id: 'PieceRow' });
 export type PieceRow = z.infer<typeof PieceRowSchema>;
@@ -333,8 +334,8 @@ export type PieceRow = z.infer<typeof PieceRowSchema>;
 /** A list draws no more of them. */
 export const ROW_LAYERS_AT_MOST = 12;
 
-/** glasses: those of the shelf. */
-export function rowOfPiece(piece: Omit<Piece, 'undo' | 'redo' | 'turns'>, glasses: readonly NamedGlass[]): PieceRow {
+/** glasses: those of the shelf. photo: the newest of its firings. */
+export function rowOfPiece(piece: Omit<Piece, 'undo' | 'redo' | 'turns'>, glasses: readonly NamedGlass[], photo: string | null = null): PieceRow {
   const { doc, fired, id, name, version, createdAt, updatedAt, tags, finishedAt, awayAt, patternAt } = piece;
   const profile = bodyProfile(bodyByNow(doc, (stepId) => fired[stepId], glasses));
   return {
@@ -343,6 +344,7 @@ export function rowOfPiece(piece: Omit<Piece, 'undo' | 'redo' | 'turns'>, glasse
     laid: laidLayers(doc).length,
     profile: { ...profile, layers: profile.layers.slice(0, ROW_LAYERS_AT_MOST).map((layer) => leanLayer(layer, profile.footprint)) },
     looks: firingsOf(doc).map(({ look }) => look),
+    photo,
   };
 }
 

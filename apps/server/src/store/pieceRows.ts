@@ -1,8 +1,9 @@
 /** Pieces as lists show them, worked out once for each state of a piece, of its firings and of the glasses. */
 import type { NamedGlass } from '@torvin/core/piece';
 import { type Piece, type PieceRow, rowOfPiece } from '@torvin/schema';
+import { and, desc, eq, isNull, ne } from 'drizzle-orm';
 import type { Database } from '../db/database';
-import type { pieces } from '../db/tables';
+import { firings, type pieces } from '../db/tables';
 import { firedChanges, keptWhile } from './keptWhile';
 
 type Row = Pick<typeof pieces.$inferSelect, 'id' | 'name' | 'version' | 'doc' | 'createdAt' | 'updatedAt' | 'tags' | 'finishedAt' | 'awayAt' | 'patternAt'>;
@@ -11,5 +12,17 @@ export function pieceRow(db: Database, piece: Row, fired: Piece['fired'], glasse
   const { id, version, tags, finishedAt, awayAt, patternAt } = piece;
   // What it is filed under is no version of it.
   const rests = [version, tags.join('\n'), finishedAt, awayAt, patternAt, glasses, firedChanges(db)];
-  return keptWhile(db, `row ${id}`, rests, () => rowOfPiece({ ...piece, fired }, glasses));
+  return keptWhile(db, `row ${id}`, rests, () => rowOfPiece({ ...piece, fired }, glasses, newestPhoto(db, id)));
+}
+
+/** Of its firings that have any, the first picture of the one recorded last. */
+function newestPhoto(db: Database, pieceId: string): string | null {
+  const found = db
+    .select({ photos: firings.photos })
+    .from(firings)
+    .where(and(eq(firings.pieceId, pieceId), isNull(firings.deletedAt), ne(firings.photos, [])))
+    .orderBy(desc(firings.createdAt))
+    .limit(1)
+    .get();
+  return found?.photos[0] ?? null;
 }

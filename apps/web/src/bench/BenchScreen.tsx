@@ -1,5 +1,4 @@
 /** Today's work: each kiln in short, what is next to key in, what needs a decision, what is due. */
-import { drawnBody } from '@torvin/core/piece';
 import type { Bench, Shelves, WaitingPiece } from '@torvin/schema';
 import { type Href, useRouter } from 'expo-router';
 import { View } from 'react-native';
@@ -9,7 +8,7 @@ import { problemOfError } from '@/outside/client';
 import { useShelves } from '@/data/pieces';
 import { OnPaper } from '@/paper/OnPaper';
 import { paperPages } from '@/paper/paperPages';
-import { SectionDrawing } from '@/section/SectionDrawing';
+import { PieceMark } from '@/pieces/PieceMark';
 import { recoatHref } from '@/shelves/FormCoats';
 import { fromWhen } from '@/shelves/words';
 import { space } from '@/theme/theme';
@@ -193,7 +192,7 @@ interface PieceRowProps {
 function PieceRow({ waits: { piece }, shelves, about, act, href, testID }: PieceRowProps) {
   return (
     <LinkRow href={href} inset={0} testID={testID}>
-      <SectionDrawing {...drawnBody(piece.profile, shelves)} {...FACE} small />
+      <PieceMark piece={piece} shelves={shelves} {...FACE} />
       <View style={{ flex: 1 }}>
         <Words bold>{piece.name}</Words>
         <Words size="label" tone="muted">

@@ -84,9 +84,9 @@ export function shownRows(rows: readonly PieceRow[], waiting: readonly Entry[], 
     const filed = own.findLast(({ name, refused }) => name === 'filePiece' && !refused)?.variables as Variables['filePiece'] | undefined;
     if (changes.length === 0) return filed ? { ...row, ...filed.filing } : row;
     const piece = known(row.id);
-    if (piece) return rowOfPiece(shownPiece(piece, own), glasses);
+    if (piece) return rowOfPiece(shownPiece(piece, own), glasses, row.photo);
     const { name, doc } = changes.at(-1)?.variables as Variables['savePiece'];
-    return rowOfPiece({ ...row, ...filed?.filing, name, doc, fired: {} }, glasses);
+    return rowOfPiece({ ...row, ...filed?.filing, name, doc, fired: {} }, glasses, row.photo);
   });
 }
 

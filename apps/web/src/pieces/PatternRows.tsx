@@ -25,9 +25,14 @@ export function PatternRows({ shelves }: { shelves: Shelves }) {
         From a pattern
       </Words>
       <View role="list">
-        {patterns.slice(0, SHOWN_AT_MOST).map(({ id, name, footprint, laid, profile }) => (
+        {patterns.slice(0, SHOWN_AT_MOST).map(({ id, name, footprint, laid, profile, photo }) => (
           <LinkRow key={id} href={`/pieces/${id}?another=yes`} inset={0} testID="pattern-link">
-            <PieceFace piece={{ name, profile }} shelves={shelves} {...FACE} lines={[`${footprintWords(footprint, units.length)} · ${layersWords(laid)}`]} />
+            <PieceFace
+              piece={{ name, profile, photo }}
+              shelves={shelves}
+              {...FACE}
+              lines={[`${footprintWords(footprint, units.length)} · ${layersWords(laid)}`]}
+            />
           </LinkRow>
         ))}
         {total > SHOWN_AT_MOST && (
