@@ -267,9 +267,7 @@ export function verdictOf(asked: FiringCase, { readings, simulation, work_perPa 
   }
   const stays = readings.find(({ limit, ok }) => limit === 'residual' && ok);
   if (stays)
-    said.push(
-      `About ${text(formatStress(stays.value, units.length))} of tension stays in it (limit ${text(formatStress(stays.allowed, units.length))}).`,
-    );
+    said.push(`About ${text(formatStress(stays.value, units.length))} of tension stays in it (limit ${text(formatStress(stays.allowed, units.length))}).`);
   said.push(...ownFigures(firing, { readings, work_perPa }, units).map(({ sentence }) => sentence));
   said.push(...bodySentences(firing, units.length), ...shapeNotes(firing, units.length), ...cautionsOfHeat(firing, segments, work_perPa));
   const left = simulation.segments[simulation.segments.length - 1]?.reliefLeft ?? null;
