@@ -67,6 +67,10 @@ test('the first piece is laid up, calculated and put on the Bench from nothing',
   await me.sees('figure-mass', /^mass 155 g/);
   await me.expectSound('a piece in inches');
   await me.openPlan();
+  // Nothing like it was ever fired here: that is an answer, and no silence of the server.
+  await me.sees('plan-hours', /h/);
+  await me.settled();
+  expect(await me.has('connection')).toBe(false);
   await me.press('compute');
   await me.sees('schedule-state', /^as calculated$/);
   await me.press('open-key-in');

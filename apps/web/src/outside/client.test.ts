@@ -67,6 +67,12 @@ describe('a call to the server', () => {
     serverAnswered();
   });
 
+  test('null is an answer: there is none of what was asked for', async () => {
+    global.fetch = answer(200, 'null') as unknown as typeof fetch;
+    expect(await call(api.used, { query: { look: 'tack' } })).toBeNull();
+    expect(onlineManager.isOnline()).toBe(true);
+  });
+
   test('what nobody waits for any more says nothing of the server', async () => {
     const [gone, cut] = [new AbortController(), new DOMException('gone', 'AbortError')];
     global.fetch = jest.fn().mockResolvedValue({ ok: true, status: 200, headers: new Headers(), json: () => Promise.reject(cut) }) as unknown as typeof fetch;

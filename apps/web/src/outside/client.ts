@@ -115,12 +115,14 @@ export async function sendBackup(file: Blob): Promise<Restored> {
 }
 
 async function answered<T>(response: Response, signal?: AbortSignal): Promise<T> {
+  let isCut = false;
   const answer: unknown = await response.json().catch((error: unknown) => {
     if (signal?.aborted) throw error;
+    isCut = true;
     return null;
   });
-  // Cut off on its way, as by leaving the page: what was asked may have been done or not, and is asked again.
-  if (response.ok && answer === null) return unanswered();
+  // Cut off on its way, as by leaving the page: what was asked may have been done or not, and is asked again. A null that came whole is an answer.
+  if (response.ok && isCut) return unanswered();
   if (response.status === 401 && isProblem(answer) && answer.code === 'passcode') {
     passcodeWanted();
     // As if nothing had come: what waits is sent once the device is let in.

@@ -178,7 +178,7 @@ function PlanForm({ piece, shelves, step, place: at }: PlanFiringScreenProps) {
               ? `Still missing: ${missing.join(' and ')}. Add ${missing.length > 1 ? 'them' : 'it'} on Shelves.`
               : (troubles.find((one) => one !== undefined && !faults.some(({ message }) => message === one)) ?? '')
           }
-          needs={outcome.faults[0]?.message ?? ''}
+          needs={faults.length > 0 ? '' : (outcome.faults[0]?.message ?? '')}
           nearest={nearest}
           working={plans.working}
           disabled={missing.length > 0}
