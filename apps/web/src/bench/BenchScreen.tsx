@@ -28,6 +28,7 @@ import { Learned } from './Learned';
 import { benchPaper } from './benchPaper';
 import { UsedTwice } from './UsedTwice';
 import { byLoad } from './byLoad';
+import { BENCH } from './words';
 import { decisionFor, firingWords, isReady } from './waiting';
 
 const FACE = { width: 84, height: 48 };
@@ -38,7 +39,7 @@ export function BenchScreen() {
   const bench = useBench();
   const { data: shelves } = useShelves();
   const now = useNow();
-  if (!bench.data) return <Waiting query={bench} title="Bench" />;
+  if (!bench.data) return <Waiting query={bench} title={BENCH.title} />;
   const loads = byLoad(bench.data.inKiln);
   const { waiting, waitingInAll, pieces, recoat, making } = bench.data;
   const decisions = waiting.flatMap((waits) => {
@@ -48,34 +49,34 @@ export function BenchScreen() {
   const next = waiting.filter((waits) => decisionFor(waits) === null);
   const more = waitingInAll - waiting.length;
   return (
-    <Screen title="Bench" padded={false}>
-      <OnPaper pages={() => paperPages(benchPaper(bench.data, Date.now()), 'Bench')} />
+    <Screen title={BENCH.title} padded={false}>
+      <OnPaper pages={() => paperPages(benchPaper(bench.data, Date.now()), BENCH.title)} />
       <View style={wide ? { flexDirection: 'row' } : undefined}>
-        <Part title="Now" testID="bench-kiln" share={wide ? WIDE_SHARES.now : undefined}>
+        <Part title={BENCH.now} testID="bench-kiln" share={wide ? WIDE_SHARES.now : undefined}>
           <UsedTwice loads={loads} />
           {loads.length === 0 ? (
-            <Words tone="muted">No firing in a kiln. Start one from its key-in sheet and it appears here.</Words>
+            <Words tone="muted">{BENCH.noFiring}</Words>
           ) : (
             loads.map(([first, ...others]) => <KilnNow key={first.load.id} firing={first} others={others} />)
           )}
         </Part>
         <View style={wide ? { flex: WIDE_SHARES.next } : undefined}>
-          <Part title="Next up" testID="bench-next">
+          <Part title={BENCH.next} testID="bench-next">
             {pieces === 0 && (
-              <Notice tone="plain" actions={<Action title="New piece" testID="first-piece" onPress={() => router.push('/pieces/new')} />}>
-                Start with a piece: its outline and its glass. Its firing is calculated from them.
+              <Notice tone="plain" actions={<Action title={BENCH.newPiece} testID="first-piece" onPress={() => router.push('/pieces/new')} />}>
+                {BENCH.noPiece}
               </Notice>
             )}
-            {pieces > 0 && next.length === 0 && <Words tone="muted">Nothing to key in. Plan a firing and it appears here.</Words>}
+            {pieces > 0 && next.length === 0 && <Words tone="muted">{BENCH.nothingToKey}</Words>}
             <View role="list">
               {next.map((waits) => (
                 <NextRow key={waits.piece.id} waits={waits} shelves={shelves} />
               ))}
             </View>
-            {more > 0 && <Action kind="second" title={`All ${waitingInAll} that wait`} testID="all-waiting" onPress={() => router.push('/pieces?waits=yes')} />}
+            {more > 0 && <Action kind="second" title={BENCH.allWaiting(waitingInAll)} testID="all-waiting" onPress={() => router.push('/pieces?waits=yes')} />}
           </Part>
           {decisions.length > 0 && (
-            <Part title="Needs a decision" testID="bench-decisions">
+            <Part title={BENCH.decisions} testID="bench-decisions">
               <View role="list">
                 {decisions.map(({ waits, why, act }) => (
                   <PieceRow key={waits.piece.id} waits={waits} shelves={shelves} about={why} act={act} href={decisionHref(waits)} testID="decision" />
@@ -86,13 +87,13 @@ export function BenchScreen() {
         </View>
         <View style={wide ? { flex: WIDE_SHARES.due } : undefined}>
           {recoat.length + making.length > 0 && (
-            <Part title="Due" testID="bench-due">
+            <Part title={BENCH.due} testID="bench-due">
               <View role="list">
                 {recoat.map(({ formId, formName, zone, coatId, releaseId, why }) => (
                   <LinkRow key={coatId} href={recoatHref(formId, { zone, releaseId })} inset={0} testID={`recoat-${formId}`}>
                     <View style={{ flex: 1 }}>
                       <Words bold tone="touch">
-                        {`Recoat ${[formName, zone].filter(Boolean).join(', ')}`}
+                        {BENCH.recoat([formName, zone].filter(Boolean).join(', '))}
                       </Words>
                       <Words size="label" tone="muted">
                         {why}
@@ -104,7 +105,7 @@ export function BenchScreen() {
                   <LinkRow key={id} href={`/shelves/makings/${id}`} inset={0} testID={`making-${id}`}>
                     <View style={{ flex: 1 }}>
                       <Words bold tone="touch">
-                        {`${formName}: ${title.toLowerCase()}`}
+                        {BENCH.making(formName, title)}
                       </Words>
                       <Words size="label" tone="muted">
                         {[fromWhen(from, now), why].filter(Boolean).join('. ')}
@@ -116,7 +117,7 @@ export function BenchScreen() {
             </Part>
           )}
           <View style={{ paddingTop: space.large }} testID="bench-learned">
-            <Fold title="What firings taught" about={taughtWords(bench.data.learned)} testID="learned">
+            <Fold title={BENCH.taught} about={taughtWords(bench.data.learned)} testID="learned">
               {() => <LearnedOf bench={bench.data} kilns={shelves?.kilns} />}
             </Fold>
           </View>
@@ -130,8 +131,7 @@ export function BenchScreen() {
 const WIDE_SHARES = { now: 5, next: 4, due: 3 } as const;
 
 /** From how many firings, closed. */
-const taughtWords = (learned: Bench['learned']): string =>
-  learned === null ? 'no results yet' : `${learned.kilnName}, ${learned.firings} ${learned.firings === 1 ? 'firing' : 'firings'}`;
+const taughtWords = (learned: Bench['learned']): string => (learned === null ? BENCH.noResults : BENCH.taughtBy(learned.kilnName, learned.firings));
 
 /** To its plan where none is made yet, else to the piece with that firing. */
 const decisionHref = ({ piece, for: what, stepId }: WaitingPiece) =>
@@ -149,7 +149,7 @@ function LearnedOf({ bench: { learned, taught }, kilns }: { bench: Bench; kilns:
     <>
       {taught.length > 1 && (
         <Chips
-          label="Of which kiln"
+          label={BENCH.ofWhichKiln}
           value={kiln ?? learned?.kilnId ?? null}
           options={taught.map(({ kilnId, kilnName }) => ({ value: kilnId, title: kilnName }))}
           onChange={setKiln}
@@ -210,11 +210,11 @@ function PieceRow({ waits: { piece }, shelves, about, act, href, testID }: Piece
 function NextRow({ waits, shelves }: Pick<PieceRowProps, 'waits' | 'shelves'>) {
   const { piece, look, step } = waits;
   const isKeyed = isReady(waits);
-  const about = look === null ? (step ?? 'a step').toLowerCase() : firingWords(waits);
+  const about = look === null ? (step ?? BENCH.step).toLowerCase() : firingWords(waits);
   return (
     <PieceRow
       {...{ waits, shelves, about }}
-      act={isKeyed ? 'Key in' : 'Open'}
+      act={isKeyed ? BENCH.keyIn : BENCH.open}
       href={isKeyed ? runHref(piece.id, waits.stepId, 'key-in') : `/pieces/${piece.id}`}
       testID="waiting-piece"
     />

@@ -9,6 +9,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { format } from 'date-fns/format';
 import { useFiring } from '@/data/firings';
+import { isCoolBy } from '@/data/isCoolBy';
 import { useLoads } from '@/data/loads';
 import { useStudio } from '@/data/studio';
 import { useComputed } from '@/engine/useComputed';
@@ -30,7 +31,7 @@ import { isWide, useLayout } from '@/ui/useWidth';
 import { CallFold } from './CallFold';
 import { RunningDrawing } from './RunningDrawing';
 import { standingAt } from './byClock';
-import { isCoolBy } from './byLoad';
+import { FIRING } from './words';
 import { useNow } from '@/ui/useNow';
 
 /** others: the rest of its load. */
@@ -49,8 +50,12 @@ export function InKiln({ firing, others }: { firing: Firing; others: readonly Fi
   return (
     <View style={{ backgroundColor: colours.surface, borderTopWidth: 4, borderColor: colours.touch, padding: space.medium, gap: space.hair }} testID="in-kiln">
       <Words bold>{`${firing.kilnName}: ${pieces.map((one) => `${one.pieceName}, ${RECIPES[one.look].name.toLowerCase()}`).join('; ')}`}</Words>
-      {state === 'opened' && <Words testID="has-been-opened">{`Opened ${dayAndClock(load.openedAt ?? now, new Date(now))}; no result recorded yet.`}</Words>}
-      {state === 'planned' && <Words bold testID="planned">{`Starts by itself at ${dayAndClock(load.at, new Date(now))}.`}</Words>}
+      {state === 'opened' && <Words testID="has-been-opened">{FIRING.openedUntold(dayAndClock(load.openedAt ?? now, new Date(now)))}</Words>}
+      {state === 'planned' && (
+        <Words bold testID="planned">
+          {FIRING.starts(dayAndClock(load.at, new Date(now)))}
+        </Words>
+      )}
       {ahead && ahead.outdated.length > 0 && (
         <Notice tone="warn" testID="load-outdated">
           {outdatedLoadWords(ahead.outdated)}
@@ -59,7 +64,7 @@ export function InKiln({ firing, others }: { firing: Firing; others: readonly Fi
       {others.length > 0 && load.scheduleNumber === null && <Words testID="load-unlike">{UNLIKE}</Words>}
       {state !== 'opened' && (detail ? <ByTheClock detail={detail} now={now} /> : <Room with={CALL_FOLD} />)}
       {state !== 'opened' && detail && <CallFold detail={detail} now={now} />}
-      {firing.differences.length > 0 && <Notice tone="warn">{`Fired although the schedule was out of date. ${firing.differences.join(' ')}`}</Notice>}
+      {firing.differences.length > 0 && <Notice tone="warn">{FIRING.differs(firing.differences.join(' '))}</Notice>}
       {open.refusal && <Notice tone="warn">{open.refusal.problem.message}</Notice>}
       {open.held && <Held />}
       <Caution about={`${firing.look} ${state}`}>{state === 'running' ? WORK_CAUTIONS.kiln : WORK_CAUTIONS.open}</Caution>
@@ -67,14 +72,14 @@ export function InKiln({ firing, others }: { firing: Firing; others: readonly Fi
         <View key={one.id} style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
           <Action
             kind="second"
-            title="Open its record"
-            label={`Open its record: ${one.pieceName}`}
+            title={FIRING.openRecord}
+            label={FIRING.openRecordOf(one.pieceName)}
             testID="open-firing"
             onPress={() => router.push(`/notebook/${one.id}`)}
           />
           {isCool && (
             <Action
-              title={others.length > 0 ? `Record ${one.pieceName}` : 'Record result'}
+              title={others.length > 0 ? FIRING.recordOf(one.pieceName) : FIRING.record}
               testID="bench-tell"
               onPress={() => router.push(`/notebook/${one.id}/tell`)}
             />
@@ -165,7 +170,7 @@ function ByTheClock({ detail, now }: { detail: FiringDetail; now: number }) {
       )}
       {seconds < look.to_s && (
         <>
-          <Words>{`Check from ${clock(look.from_s)} to ${clock(look.to_s)}.`}</Words>
+          <Words>{FIRING.check(clock(look.from_s), clock(look.to_s))}</Words>
           <LookInSigns look={firing.look} />
         </>
       )}

@@ -6,6 +6,7 @@ import type { Firing, FiringDetail } from '@torvin/schema';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { useFiring } from '@/data/firings';
+import { isCoolBy } from '@/data/isCoolBy';
 import { useLoads } from '@/data/loads';
 import { useStudio } from '@/data/studio';
 import { useComputed } from '@/engine/useComputed';
@@ -23,7 +24,7 @@ import { useHere } from '@/ui/useCallsHere';
 import { useNow } from '@/ui/useNow';
 import { RunningSection } from './RunningDrawing';
 import { standingAt } from './byClock';
-import { isCoolBy } from './byLoad';
+import { FIRING } from './words';
 
 export interface KilnNowProps {
   firing: Firing;
@@ -51,13 +52,13 @@ export function KilnNow({ firing, others }: KilnNowProps) {
         </Words>
       </View>
       {load.openedAt !== null ? (
-        <Words testID="has-been-opened">{`Opened ${dayAndClock(load.openedAt, new Date(now))}.`}</Words>
+        <Words testID="has-been-opened">{FIRING.opened(dayAndClock(load.openedAt, new Date(now)))}</Words>
       ) : load.at > now ? (
-        <Words testID="planned">{`Starts by itself at ${dayAndClock(load.at, new Date(now))}.`}</Words>
+        <Words testID="planned">{FIRING.starts(dayAndClock(load.at, new Date(now)))}</Words>
       ) : detail ? (
         <Standing detail={detail} now={now} />
       ) : null}
-      {firing.differences.length > 0 && <Notice tone="warn">{`Fired although the schedule was out of date. ${firing.differences.join(' ')}`}</Notice>}
+      {firing.differences.length > 0 && <Notice tone="warn">{FIRING.differs(firing.differences.join(' '))}</Notice>}
       {ahead && ahead.outdated.length > 0 && (
         <Notice tone="warn" testID="load-outdated">
           {outdatedLoadWords(ahead.outdated)}
@@ -68,13 +69,13 @@ export function KilnNow({ firing, others }: KilnNowProps) {
           pieces.map((one) => (
             <Action
               key={one.id}
-              title={others.length > 0 ? `Record ${one.pieceName}` : 'Record result'}
+              title={others.length > 0 ? FIRING.recordOf(one.pieceName) : FIRING.record}
               testID="bench-tell"
               onPress={() => router.push(`/notebook/${one.id}/tell`)}
             />
           ))
         ) : (
-          <Action title="See the firing" label={`See the firing in ${firing.kilnName}`} testID="see-kiln" onPress={() => router.push('/kiln')} />
+          <Action title={FIRING.see} label={FIRING.seeIn(firing.kilnName)} testID="see-kiln" onPress={() => router.push('/kiln')} />
         )}
       </View>
     </View>
@@ -101,22 +102,22 @@ function Standing({ detail, now }: { detail: FiringDetail; now: number }) {
       : { value: formatTemperature(at_C, unit), other: formatTemperature(at_C, otherTemperature(unit)) };
   const next =
     seconds < look.to_s
-      ? `Check from ${clock(look.from_s)} to ${clock(look.to_s)}.`
+      ? FIRING.check(clock(look.from_s), clock(look.to_s))
       : standing?.segment != null && standing.segment < segments.length - 1
-        ? `${ROLE_NAMES[segments[standing.segment].role]} until ${clock(standing.ends_s)}.`
+        ? FIRING.segmentUntil(ROLE_NAMES[segments[standing.segment].role], clock(standing.ends_s))
         : '';
   return (
     <>
       {value && standing && <RunningSection {...{ schedule, standing }} evaluation={value} />}
       <View style={{ flexDirection: 'row', gap: space.medium }} testID="opens">
         <FigureBlock
-          label={standing?.over ? 'cool since' : 'open after'}
+          label={standing?.over ? FIRING.coolSince : FIRING.openAfter}
           value={{ figure: clock(evaluation.simulation.total_s), unit: '' }}
-          note={`kiln ${opens} or less`}
+          note={FIRING.opensBelow(opens)}
           testID="opens-at"
         />
-        <FigureBlock label="kiln, estimated" {...degrees(standing?.kiln_C)} testID="kiln-now" />
-        <FigureBlock label={emptyFiringOf(schedule.snapshot.firing) ? 'inside' : 'glass core'} {...degrees(standing?.core_C)} testID="core-now" />
+        <FigureBlock label={FIRING.kiln} {...degrees(standing?.kiln_C)} testID="kiln-now" />
+        <FigureBlock label={emptyFiringOf(schedule.snapshot.firing) ? FIRING.inside : FIRING.core} {...degrees(standing?.core_C)} testID="core-now" />
       </View>
       {next !== '' && <Words testID="kiln-next">{next}</Words>}
     </>

@@ -3,6 +3,7 @@ import type { Firing } from '@torvin/schema';
 import { Notice } from '@/ui/Notice';
 import { useNow } from '@/ui/useNow';
 import { twiceUsed } from './byLoad';
+import { BENCH } from './words';
 
 export function UsedTwice({ loads }: { loads: readonly Firing[][] }) {
   const now = useNow();
@@ -10,7 +11,7 @@ export function UsedTwice({ loads }: { loads: readonly Firing[][] }) {
     <>
       {twiceUsed(loads, now).map((kiln) => (
         <Notice key={kiln} tone="warn" testID="kiln-used-twice">
-          {`Two firings are in the kiln '${kiln}' at the same time. Mark the one that was opened, or record its result.`}
+          {BENCH.usedTwice(kiln)}
         </Notice>
       ))}
     </>

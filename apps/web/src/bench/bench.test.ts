@@ -1,6 +1,7 @@
 import type { Series } from '@torvin/core/heat';
+import { isCoolBy } from '@/data/isCoolBy';
 import { standingAt } from './byClock';
-import { waitsFor } from './waiting';
+import { decisionFor, waitsFor } from './waiting';
 
 /** Climbs for 1000 s, holds for 600, drops for 400. */
 const series: Series = {
@@ -39,3 +40,24 @@ test.each([
   ['again', 'fullFuse', 'another full fuse: the last fell short'],
   ['decision', 'fullFuse', 'a decision: its full fuse went too far'],
 ] as const)('what waits for %s says so', (what, look, words) => expect(waitsFor({ for: what, look, step: null })).toBe(words));
+
+test('a load has a result to record once it was opened, or is cool by its schedule', () => {
+  const load = { at: 1_000_000, openedAt: null };
+  expect(isCoolBy({ load, total_s: 3600 }, load.at + 3599e3)).toBe(false);
+  expect(isCoolBy({ load, total_s: 3600 }, load.at + 3600e3)).toBe(true);
+  expect(isCoolBy({ load: { ...load, openedAt: load.at + 60e3 }, total_s: 3600 }, load.at + 120e3)).toBe(true);
+  // Planned for later.
+  expect(isCoolBy({ load, total_s: 3600 }, load.at - 1)).toBe(false);
+});
+
+test.each([
+  [{ for: 'kiln', look: 'fullFuse', outdated: [] }, null],
+  [{ for: 'hand', look: null, outdated: [] }, null],
+  [{ for: 'choice', look: null, outdated: [] }, 'Plan'],
+  [{ for: 'schedule', look: 'tack', outdated: [] }, 'Plan'],
+  [{ for: 'decision', look: 'tack', outdated: [] }, 'See next plan'],
+  [{ for: 'again', look: 'slump', outdated: [] }, 'See next plan'],
+  [{ for: 'kiln', look: 'fullFuse', outdated: ['It was laid 6 mm deep.'] }, 'Calculate again'],
+] as const)('%j needs: %s', (waits, act) => {
+  expect(decisionFor({ ...waits, outdated: [...waits.outdated] })?.act ?? null).toBe(act);
+});

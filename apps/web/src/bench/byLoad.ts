@@ -11,10 +11,6 @@ export function byLoad(inKiln: readonly Firing[]): Firing[][] {
   return [...found.values()];
 }
 
-/** Whether a load has been opened, or is cool enough by its schedule: only then is there a result to record. */
-export const isCoolBy = ({ load, total_s }: Pick<Firing, 'total_s'> & { load: Pick<Firing['load'], 'at' | 'openedAt'> }, now: number): boolean =>
-  load.openedAt !== null || now >= load.at + total_s * 1000;
-
 /** Kilns that hold more than one running load, as old records may say. */
 export function twiceUsed(loads: readonly Firing[][], now: number): string[] {
   const running = loads.map(([first]) => first).filter(({ load }) => load.openedAt === null && load.at <= now);

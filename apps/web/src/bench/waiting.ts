@@ -2,6 +2,7 @@
 import { RECIPES } from '@torvin/core/look';
 import { formatDuration, text } from '@torvin/core/units';
 import type { WaitingPiece } from '@torvin/schema';
+import { DECISIONS } from './words';
 
 export type Ready = WaitingPiece & { stepId: string };
 /** It waits for its kiln, and its schedule is there. */
@@ -14,16 +15,16 @@ export const firingWords = ({ look, total_s }: Pick<WaitingPiece, 'look' | 'tota
 /** What has to be decided before a piece goes on, in a few words; null where nothing is. */
 export function decisionFor({ for: what, look, outdated }: Pick<WaitingPiece, 'for' | 'look' | 'outdated'>): { why: string; act: string } | null {
   const name = look === null ? 'firing' : RECIPES[look].name.toLowerCase();
-  if (outdated.length > 0) return { why: `${name}: its schedule is out of date. ${outdated.join(' ')}`, act: 'Calculate again' };
+  if (outdated.length > 0) return { why: DECISIONS.outdated(name, outdated.join(' ')), act: DECISIONS.again };
   switch (what) {
     case 'choice':
-      return { why: 'no firing chosen', act: 'Plan' };
+      return { why: DECISIONS.noFiring, act: DECISIONS.plan };
     case 'decision':
-      return { why: `${name} went too far`, act: 'See next plan' };
+      return { why: DECISIONS.tooFar(name), act: DECISIONS.nextPlan };
     case 'again':
-      return { why: `${name} fell short`, act: 'See next plan' };
+      return { why: DECISIONS.short(name), act: DECISIONS.nextPlan };
     case 'schedule':
-      return { why: `${name} has no schedule`, act: 'Plan' };
+      return { why: DECISIONS.noSchedule(name), act: DECISIONS.plan };
     default:
       return null;
   }

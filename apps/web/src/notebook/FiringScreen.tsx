@@ -10,6 +10,7 @@ import { format } from 'date-fns/format';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { useUnits } from '@/data/FormUnits';
+import { isCoolBy } from '@/data/isCoolBy';
 import { useShelves } from '@/data/pieces';
 import { useOutbox, useSave } from '@/outbox/useOutbox';
 import { LiveFigures } from '@/runsheet/LiveFigures';
@@ -166,8 +167,9 @@ function FiringActions({ detail, stressed }: { detail: FiringDetail; stressed: b
   return (
     <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
       <Action
-        kind={firing.result === null ? 'main' : 'second'}
-        title={firing.result === null ? 'Record result' : 'Tell more'}
+        // What is still hot can be recorded, as where one has looked in; it is not what comes next.
+        kind={firing.result === null && isCoolBy(firing, Date.now()) ? 'main' : 'second'}
+        title={firing.result === null ? 'Record result' : 'Edit result'}
         testID="tell"
         onPress={() => router.push(`/notebook/${firing.id}/tell`)}
       />

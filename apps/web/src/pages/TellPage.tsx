@@ -18,7 +18,7 @@ export function TellPage() {
   const { id } = useLocalSearchParams<{ id: string }>();
   const detail = useFiring(id);
   const back: Back = { title: detail.data?.firing.pieceName ?? 'Firing', href: `/notebook/${id}` };
-  if (!detail.data) return <Waiting query={detail} title="Tell more" back={back} />;
+  if (!detail.data) return <Waiting query={detail} title="Result" back={back} />;
   return <TellForm detail={detail.data} back={back} />;
 }
 
@@ -47,7 +47,7 @@ function Tell({ detail: { firing, schedule }, back }: { detail: FiringDetail; ba
     then();
   };
   return (
-    <Screen title="Tell more" of={firing.pieceName} subtitle={firing.pieceName} back={back}>
+    <Screen title={firing.result === null ? 'Record result' : 'Edit result'} of={firing.pieceName} subtitle={firing.pieceName} back={back}>
       {stale && (
         <Notice
           tone="warn"

@@ -52,6 +52,7 @@ import { PlanBar } from '@/planner/PlanBar';
 import { type Planning, likelyFor, useNearest, usePreview } from '@/planner/planned';
 import { type StepEntry, entryOfStep, formOf, stepOf, whyImpossible } from '@/planner/stepEntry';
 import { withFiring, usePlanFiring } from '@/planner/usePlanFiring';
+import { IN, ON, PLAN } from '@/planner/words';
 
 export interface PlanFiringScreenProps {
   piece: Piece;
@@ -96,7 +97,7 @@ function PlanForm({ piece, shelves, step, place: at }: PlanFiringScreenProps) {
   const entry = useMemo(() => entryOfStep(before, step, shelves, units, touched, { fired, used }), [before, step, shelves, units, touched, fired, used]);
   const outcome = useMemo(() => stepOf(entry, step, units, shelves), [entry, step, units, shelves]);
   const meant = outcome.step;
-  const missing = [...(entry.kilnId === '' ? ['a kiln'] : []), ...(entry.controllerId === '' ? ['a controller'] : [])];
+  const missing = [...(entry.kilnId === '' ? [PLAN.aKiln] : []), ...(entry.controllerId === '' ? [PLAN.aController] : [])];
   const impossible = useMemo(
     () => (meant && missing.length === 0 ? whyImpossible(before, meant, shelves, units.length) : null),
     [meant, missing.length, before, shelves, units.length],
@@ -164,7 +165,7 @@ function PlanForm({ piece, shelves, step, place: at }: PlanFiringScreenProps) {
   const troubles = [wrong?.message, plans.problem?.message, undone ?? undefined];
   return (
     <Screen
-      title={step?.scheduleId ? 'Change firing' : 'Plan a firing'}
+      title={step?.scheduleId ? PLAN.titles.change : PLAN.titles.plan}
       of={piece.name}
       subtitle={`${piece.name} · ${footprintWords(doc.footprint, units.length)} · ${layersWords(laidLayers(before).length)}`}
       back={{ title: piece.name, href: `/pieces/${piece.id}` }}
@@ -174,9 +175,7 @@ function PlanForm({ piece, shelves, step, place: at }: PlanFiringScreenProps) {
         <PlanBar
           preview={preview}
           trouble={
-            missing.length > 0
-              ? `Still missing: ${missing.join(' and ')}. Add ${missing.length > 1 ? 'them' : 'it'} on Shelves.`
-              : (troubles.find((one) => one !== undefined && !faults.some(({ message }) => message === one)) ?? '')
+            missing.length > 0 ? PLAN.missing(missing) : (troubles.find((one) => one !== undefined && !faults.some(({ message }) => message === one)) ?? '')
           }
           needs={faults.length > 0 ? '' : (outcome.faults[0]?.message ?? '')}
           nearest={nearest}
@@ -188,17 +187,17 @@ function PlanForm({ piece, shelves, step, place: at }: PlanFiringScreenProps) {
       }
     >
       <View style={{ paddingHorizontal: space.large }}>
-        <QueueNotice queue={layup.queue} mine="the firing as it is planned here" />
+        <QueueNotice queue={layup.queue} mine={PLAN.mine} />
         <DraftOffer draft={draft} onTake={setTouched} />
       </View>
-      {drawn && laidLayers(before).length > 0 && (
+      {drawn && layout !== 'beside' && laidLayers(before).length > 0 && (
         <MeasuredWidth height={DRAWING_HEIGHT}>{(width) => <SectionDrawing {...drawn} width={width} height={DRAWING_HEIGHT} small />}</MeasuredWidth>
       )}
       <View testID="step-planner">
         <LookChoice value={entry.look} likely={likely} first={likelyGroup(doc, step, fired)} onChange={(next: Look) => set({ look: next })} />
         <Fold
-          title={RECIPES[entry.look].empty ? 'What is fired' : RECIPES[entry.look].asks && !form ? 'On, and its measures' : 'On'}
-          about={`${on}${isAsLast ? ' · as last time' : ''}`}
+          title={RECIPES[entry.look].empty ? ON.titles.empty : RECIPES[entry.look].asks && !form ? ON.titles.measured : ON.titles.plain}
+          about={isAsLast ? ON.asLastTime(on) : on}
           testID="on"
           opened={(faults.some(({ field }) => field !== 'kiln') ? asked : 0) || outcome.faults.length > 0 || warnings.length > 0}
           warns={warnings.length > 0 || (wrong !== null && wrong.field !== 'kiln')}
@@ -206,8 +205,8 @@ function PlanForm({ piece, shelves, step, place: at }: PlanFiringScreenProps) {
           {() => <OnWhat {...{ planning, entry, meant, onChange: set, onCut: cut, faults }} />}
         </Fold>
         <Fold
-          title="In"
-          about={kiln && controller ? `${kiln.name}; ${controller.name}, ${profileWords(controller)}` : 'no kiln yet'}
+          title={IN.title}
+          about={kiln && controller ? IN.both(kiln.name, controller.name, profileWords(controller)) : IN.none}
           testID="in"
           opened={faults.some(({ field }) => field === 'kiln') ? asked : missing.length > 0}
           warns={wrong?.field === 'kiln'}
@@ -215,18 +214,18 @@ function PlanForm({ piece, shelves, step, place: at }: PlanFiringScreenProps) {
           {() => (
             <>
               <Choice
-                label="Kiln"
+                label={IN.kiln}
                 value={entry.kilnId}
                 options={there(shelves.kilns, entry.kilnId).map(({ id, name, top_C }) => ({
                   value: id,
                   title: name,
-                  note: `to ${text(formatTemperature(top_C, units.temperature))}`,
+                  note: IN.to(text(formatTemperature(top_C, units.temperature))),
                 }))}
                 onChange={(kilnId) => set({ kilnId })}
                 testID="kiln"
               />
               <Choice
-                label="Controller"
+                label={IN.controller}
                 value={entry.controllerId}
                 options={there(shelves.controllers, entry.controllerId).map((one) => ({ value: one.id, title: one.name, note: profileWords(one) }))}
                 onChange={(controllerId) => set({ controllerId })}
@@ -246,8 +245,8 @@ function PlanForm({ piece, shelves, step, place: at }: PlanFiringScreenProps) {
         <View style={{ alignItems: 'flex-start' }}>
           <Action
             kind="plain"
-            title="I have a schedule for it"
-            label="I have a schedule for it, on paper or from another firing"
+            title={PLAN.given}
+            label={PLAN.givenInFull}
             disabled={plans.working || missing.length > 0}
             testID="given-schedule"
             onPress={() => take(give)}

@@ -15,6 +15,7 @@ import { Words } from '@/ui/Words';
 import { capital } from '@/ui/capital';
 import { spaceChooses } from '@/ui/spaceChooses';
 import { RecipeDrawing } from './RecipeDrawing';
+import { LOOKS_SHOWN } from './words';
 
 /** A kind of firing with the piece as it comes out of it. */
 export interface LikelyLook {
@@ -47,9 +48,9 @@ export function LookChoice({ value, likely, first, onChange }: LookChoiceProps) 
     setClosings(closings + 1);
   };
   return (
-    <View role="radiogroup" aria-label="What should it become?">
+    <View role="radiogroup" aria-label={LOOKS_SHOWN.question}>
       <Words size="title" bold style={{ paddingHorizontal: space.large, paddingVertical: space.small }}>
-        What should it become?
+        {LOOKS_SHOWN.question}
       </Words>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small, paddingHorizontal: space.large, paddingBottom: space.medium }}>
         {likely.map(({ look, drawn, top_C }) => (
@@ -77,7 +78,7 @@ export function LookChoice({ value, likely, first, onChange }: LookChoiceProps) 
           </Pressable>
         ))}
       </View>
-      <Fold key={closings} title={`${others.length} more`} about="castings, melts, moulds, without glass" testID="more-looks">
+      <Fold key={closings} title={LOOKS_SHOWN.more(others.length)} about={LOOKS_SHOWN.moreAbout} testID="more-looks">
         {() => <OtherLooks looks={others} first={first} onChoose={choose} />}
       </Fold>
     </View>
@@ -95,8 +96,8 @@ function OtherLooks({ looks, first, onChoose }: { looks: readonly Look[]; first:
   const found = looks.filter((look) => words.every((word) => wordsOf(look).includes(word)));
   return (
     <View>
-      <Search label={`Search ${looks.length} firing types`} value={wanted} onChange={setWanted} hint="name, or what the glass does" testID="find-look" />
-      {found.length === 0 && <Words testID="no-look">None matches. Try ‘cast’, ‘melt’ or ‘dry’.</Words>}
+      <Search label={LOOKS_SHOWN.search(looks.length)} value={wanted} onChange={setWanted} hint={LOOKS_SHOWN.hint} testID="find-look" />
+      {found.length === 0 && <Words testID="no-look">{LOOKS_SHOWN.none}</Words>}
       {[...GROUPS]
         .sort((a, b) => Number(b === first) - Number(a === first))
         .map((group) => ({ group, own: found.filter((look) => RECIPES[look].group === group) }))

@@ -16,6 +16,7 @@ import { FormChoice } from './FormChoice';
 import { InForm } from './InForm';
 import type { Planning } from './planned';
 import { type Fault, type StepEntry, fieldsOf, formOf, MOULDS, mayBeSlender, shelfOf } from './stepEntry';
+import { ON } from './words';
 
 export interface OnWhatProps {
   planning: Planning;
@@ -30,7 +31,6 @@ export interface OnWhatProps {
 
 /** A release of the studio's own, beside those that are of any kind. */
 const own = (id: string): string => `own-${id}`;
-const NOT_JUDGED = 'any; its top is not judged';
 
 export function OnWhat({ planning: { doc, before, step, shelves, units }, entry, meant, faults, onChange, onCut }: OnWhatProps) {
   const { look } = entry;
@@ -47,30 +47,30 @@ export function OnWhat({ planning: { doc, before, step, shelves, units }, entry,
     <View style={{ gap: space.small }}>
       {!empty && (
         <FormChoice
-          label={frees ? 'Stuck in or on' : asks ? 'Mould or former' : 'In or on'}
+          label={frees ? ON.forms.stuck : asks ? ON.forms.asked : ON.forms.any}
           chosen={form}
           makings={shelves.makings}
           forms={there(shelves.forms, entry.formId ?? '').filter((one) => serves(one, look))}
-          none={asks ? { title: 'By its measures', note: 'typed below' } : { title: 'Nothing', note: frees ? 'none of the shelf' : 'the shelf alone' }}
+          none={asks ? ON.byMeasures : { title: ON.nothing, note: frees ? ON.noneOfShelf : ON.shelfAlone }}
           fault={faultAt('form')}
           onChange={(formId) => onChange({ formId })}
         />
       )}
       {form && leavesShelf(form) && (
         <FormChoice
-          label="Which is on"
+          label={ON.whichShelf}
           chosen={shelfOf(entry, step, shelves)}
           forms={there(shelves.forms, entry.shelfId ?? '').filter(({ use }) => use === 'shelf')}
-          none={{ title: 'A shelf', note: 'none of the studio’s own; its coats are not counted' }}
+          none={ON.aShelf}
           testID="shelf-under"
           onChange={(shelfId) => onChange({ shelfId })}
         />
       )}
       {form?.use === 'former' && !frees && (
         <Field
-          label="Edge drops by"
+          label={ON.edgeDrops}
           value={entry.comesDown}
-          hint="empty: all the way"
+          hint={ON.edgeHint}
           error={faultAt('comesDown')}
           onChange={(comesDown) => onChange({ comesDown })}
           testID="shape-comesDown"
@@ -78,7 +78,7 @@ export function OnWhat({ planning: { doc, before, step, shelves, units }, entry,
       )}
       {asks?.kind === 'hollow' && !form && (
         <Choice
-          label="Seen from above, the mould is"
+          label={ON.outline}
           value={entry.mould}
           options={Object.entries(MOULDS).map(([value, title]) => ({ value: value as Plan, title }))}
           onChange={(mould) => onChange({ mould })}
@@ -104,12 +104,12 @@ export function OnWhat({ planning: { doc, before, step, shelves, units }, entry,
       {form && meant && <InForm doc={doc} step={meant} shelves={shelves} onCut={onCut} />}
       {mayBeSlender(look) && !(form && givesShape(form)) && (
         <Choice
-          label="Its thickest part is"
+          label={ON.thickest}
           value={entry.slender}
           options={[
-            { value: 'slab', title: 'Flat', note: 'a wall, a slab' },
-            { value: 'cylinder', title: 'A rod', note: 'as thick all round' },
-            { value: 'sphere', title: 'A ball' },
+            { value: 'slab', ...ON.slab },
+            { value: 'cylinder', ...ON.rod },
+            { value: 'sphere', title: ON.ball },
           ]}
           onChange={(slender) => onChange({ slender })}
           testID="slender"
@@ -121,7 +121,7 @@ export function OnWhat({ planning: { doc, before, step, shelves, units }, entry,
         <>
           {setUps.length > 1 && (
             <Choice
-              label="Set-up"
+              label={ON.setUp}
               value={entry.setup}
               options={setUps.map((kind) => ({ value: kind, title: SETUP_NAMES[kind] }))}
               onChange={(setup) => onChange({ setup })}
@@ -129,27 +129,27 @@ export function OnWhat({ planning: { doc, before, step, shelves, units }, entry,
             />
           )}
           <Choice
-            label="Under the glass"
+            label={ON.under}
             value={entry.under === null ? (entry.paper ? 'paper' : 'primer') : own(entry.under)}
             options={[
               ...releases.map(({ id, name, kind, top_C }) => ({
                 value: own(id),
                 title: name,
-                note: `${RELEASE_NAMES[kind].toLowerCase()}, to ${text(formatTemperature(top_C, units.temperature))}`,
+                note: ON.release(RELEASE_NAMES[kind].toLowerCase(), text(formatTemperature(top_C, units.temperature))),
               })),
-              { value: 'primer', title: 'Primer or spray', note: NOT_JUDGED },
-              { value: 'paper', title: 'Fibre paper', note: NOT_JUDGED },
+              { value: 'primer', title: ON.primer, note: ON.notJudged },
+              { value: 'paper', title: ON.paper, note: ON.notJudged },
             ]}
             onChange={(under) => onChange({ paper: under === 'paper', under: releases.find(({ id }) => own(id) === under)?.id ?? null })}
             testID="under"
           />
           <Choice
-            label="What has to leave first"
+            label={ON.leaves}
             value={entry.wet}
             options={[
-              { value: 'dry', title: 'All is dry' },
-              { value: 'damp', title: 'Water' },
-              { value: 'glued', title: 'Glue or gel' },
+              { value: 'dry', title: ON.dry },
+              { value: 'damp', title: ON.damp },
+              { value: 'glued', title: ON.glued },
             ]}
             onChange={(wet) => onChange({ wet })}
             testID="wet"

@@ -8,6 +8,7 @@ import { Words } from '@/ui/Words';
 import { clockAfter } from '@/ui/clock';
 import { useNow } from '@/ui/useNow';
 import type { Nearest, Preview } from './planned';
+import { INSTEAD, PLAN } from './words';
 
 export interface PlanBarProps {
   preview: Preview;
@@ -47,7 +48,7 @@ export function PlanBar({ preview: { total_s, stale }, trouble, needs, nearest, 
       )}
       {nearest && (
         <View style={{ alignItems: 'flex-start' }}>
-          <Action kind="second" title={`${nearest.title}: ${text(formatDuration(nearest.total_s))}`} testID="nearest-plan" onPress={onNearest} />
+          <Action kind="second" title={INSTEAD.takes(nearest.title, text(formatDuration(nearest.total_s)))} testID="nearest-plan" onPress={onNearest} />
         </View>
       )}
       <View style={{ flexDirection: 'row', alignItems: 'center', gap: space.medium }}>
@@ -62,11 +63,13 @@ export function PlanBar({ preview: { total_s, stale }, trouble, needs, nearest, 
               <Words bold testID="plan-hours">
                 {text(formatDuration(total_s))}
               </Words>
-              <Words size="label" tone="muted" testID="plan-opens">{`opens ${clockAfter(new Date(now), total_s)} if started now`}</Words>
+              <Words size="label" tone="muted" testID="plan-opens">
+                {PLAN.opensIfNow(clockAfter(new Date(now), total_s))}
+              </Words>
             </>
           )}
         </View>
-        <Action title={working ? 'Working out …' : 'See the schedule'} disabled={working || disabled} testID="compute" onPress={onPlan} />
+        <Action title={working ? PLAN.working : PLAN.see} disabled={working || disabled} testID="compute" onPress={onPlan} />
       </View>
     </View>
   );

@@ -23,6 +23,7 @@ import { computedQuery, useComputed } from '@/engine/useComputed';
 import type { LikelyLook } from './LookChoice';
 import { type Fault, type FiredBefore, type StepEntry, entryOfStep, formOf, stepOf, whyImpossible } from './stepEntry';
 import { withFiring } from './usePlanFiring';
+import { INSTEAD } from './words';
 
 /** All that a plan goes by beside what is chosen. */
 export interface Planning extends FiredBefore {
@@ -112,10 +113,10 @@ export function candidatesFor(planning: Planning, entry: StepEntry, field: Fault
   const there = <T extends { id: string }>(records: readonly T[], but: string | null): T[] =>
     records.filter(({ id }) => id !== but && !shelves.archived.includes(id));
   const form = formOf(entry, step, shelves);
-  const kilns = there(shelves.kilns, entry.kilnId).map(({ id, name }): Candidate => ({ title: `Fire in ${name}`, change: { kilnId: id } }));
+  const kilns = there(shelves.kilns, entry.kilnId).map(({ id, name }): Candidate => ({ title: INSTEAD.kiln(name), change: { kilnId: id } }));
   const forms = there(shelves.forms, entry.formId)
     .filter((one) => RECIPES[entry.look].asks && serves(one, entry.look))
-    .map(({ id, name }): Candidate => ({ title: `Take ${name}`, change: { formId: id } }));
+    .map(({ id, name }): Candidate => ({ title: INSTEAD.form(name), change: { formId: id } }));
   const setUps = setUpsFor(entry.look, form, wasShapedBefore(before, before.journey.length))
     .filter((setup) => setup !== entry.setup)
     .map((setup): Candidate => ({ title: SETUP_NAMES[setup], change: { setup } }));
