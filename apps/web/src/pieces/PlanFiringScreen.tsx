@@ -21,7 +21,7 @@ import { SETUP_NAMES } from '@torvin/core/schedule';
 import { formatTemperature, text } from '@torvin/core/units';
 import type { Piece, Shelves, Step } from '@torvin/schema';
 import { useRouter } from 'expo-router';
-import { useEffect, useMemo, useState } from 'react';
+import { useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuid } from 'uuid';
 import { useUsed } from '@/data/bench';
@@ -106,7 +106,9 @@ function PlanForm({ piece, shelves, step, place: at }: PlanFiringScreenProps) {
   const wrong = impossible ?? (preview.problem ? { field: 'kiln' as const, message: preview.problem.message } : null);
   // A figure that is typed says itself what would be right.
   const nearest = useNearest(planning, touched, entry, wrong && ['kiln', 'setup', 'form'].includes(wrong.field) ? wrong : null);
-  const likely = useMemo(() => likelyFor(planning, touched, entry.look, fired), [planning, touched, entry.look, fired]);
+  // Drawn a moment after a key: a field never waits for it.
+  const typed = useDeferredValue(touched);
+  const likely = useMemo(() => likelyFor(planning, typed, typed.look ?? look, fired), [planning, typed, look, fired]);
   const drawn = useMemo(() => {
     const body = applySteps(before, namedGlasses(shelves)).at(-1)?.body;
     return body && drawnBody(bodyProfile(body), shelves);
