@@ -254,7 +254,7 @@ test('a caution stands at every set-up and every form of glass', async () => {
     await hears();
   }
   await me.press('under-paper');
-  await me.sees('setup-caution', /Fibre paper smokes/);
+  await me.sees('paper-caution', /Fibre paper smokes/);
   await me.press('under-primer');
   for (const look of ['drape', 'loosen', 'openCast']) {
     await me.chooseLook(look);

@@ -41,12 +41,15 @@ function step(name: string, walk: () => Promise<void>): void {
 }
 
 describe('the thread, at 390 × 844', () => {
-  step('Pieces lists the demo pieces by their drawn sections', async () => {
+  step('Pieces lists the demo pieces by their sections, pictures or outlines', async () => {
     await me.heading(/^Pieces$/);
     await me.find('piece-link');
-    const faces = await me.ofAll('[data-testid="piece-link"] [role="img"]', (drawings) => drawings.map((drawing) => drawing.getAttribute('aria-label')));
+    const faces = await me.ofAll('[data-testid="piece-link"] [role="img"], [data-testid="piece-link"] img', (drawings) =>
+      drawings.map((drawing) => drawing.getAttribute('aria-label') ?? drawing.getAttribute('alt')),
+    );
     expect(faces).toHaveLength(DEMO_PIECES.length);
     expect(faces[0]).toMatch(/Section, bottom to top: Harbour blue, 3 mm; Clear, 3 mm; Dune rose pieces, 2.6 mm, 4 of them, over 26 %/);
+    expect(faces).toEqual(expect.arrayContaining(['Picture of Bird-bath basin', 'Sundial disc from above']));
     await me.expectSound('pieces');
   });
 

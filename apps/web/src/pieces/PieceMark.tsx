@@ -22,7 +22,11 @@ export function PieceMark({ piece: { name, profile, photo }, shelves, width, hei
   if (!tellsNothing(drawn)) return <SectionDrawing {...drawn} width={width} height={height} small />;
   return (
     <View style={{ width, height, alignItems: 'center' }} testID="piece-mark">
-      {photo !== null ? <Thumbnail hash={photo} px={height} alt={`Picture of ${name}`} /> : <FromAbove drawn={drawn} width={width} height={height} />}
+      {photo !== null ? (
+        <Thumbnail hash={photo} px={height} alt={`Picture of ${name}`} />
+      ) : (
+        <FromAbove drawn={drawn} words={`${name} from above`} width={width} height={height} />
+      )}
     </View>
   );
 }
@@ -30,7 +34,7 @@ export function PieceMark({ piece: { name, profile, photo }, shelves, width, hei
 const MARGIN_PX = 4;
 
 /** Its outline in the colour of what lies on top. */
-function FromAbove({ drawn: { footprint, layers }, width, height }: { drawn: DrawnBody; width: number; height: number }) {
+function FromAbove({ drawn: { footprint, layers }, words, width, height }: { drawn: DrawnBody; words: string; width: number; height: number }) {
   const { colours } = useTheme();
   const rings = footprintRings(footprint);
   const { left, right, front, back } = boxOf(rings.flat());
@@ -38,7 +42,7 @@ function FromAbove({ drawn: { footprint, layers }, width, height }: { drawn: Dra
   const x = (x_m: number): number => width / 2 + (x_m - (left + right) / 2) * scale;
   const y = (y_m: number): number => height / 2 - (y_m - (front + back) / 2) * scale;
   return (
-    <Svg width={width} height={height} aria-hidden>
+    <Svg width={width} height={height} role="img" aria-label={words}>
       <Path d={ringsPath(rings, { x, y })} fill={layers.at(-1)?.colour ?? 'none'} fillRule="evenodd" stroke={colours.ink} strokeWidth={1} />
     </Svg>
   );

@@ -162,7 +162,6 @@ function PlanForm({ piece, shelves, step, place: at }: PlanFiringScreenProps) {
   const faults = asked > 0 ? [...outcome.faults, ...(impossible ? [impossible] : [])] : [];
   const isAsLast = before.journey.length > 0 && used !== null && meant !== null && isSetUpLike(meant, used);
   const on = meant ? standsAs(meant, shelves) : SETUP_NAMES[entry.setup].toLowerCase();
-  const care = [SETUP_CAUTIONS[entry.setup], ...(laid ? [PAPER_CAUTION] : []), ...(entry.wet === 'dry' ? [] : [WET_CAUTIONS[entry.wet]])].join(' ');
   // Said once: at the button, until that has led to the field.
   const troubles = [wrong?.message, plans.problem?.message, undone ?? undefined];
   return (
@@ -242,8 +241,18 @@ function PlanForm({ piece, shelves, step, place: at }: PlanFiringScreenProps) {
           {RECIPES[entry.look].care}
         </Caution>
         <Caution about={`plan on ${entry.setup}`} testID="setup-caution">
-          {care}
+          {SETUP_CAUTIONS[entry.setup]}
         </Caution>
+        {laid && (
+          <Caution about="plan on paper" testID="paper-caution">
+            {PAPER_CAUTION}
+          </Caution>
+        )}
+        {entry.wet !== 'dry' && (
+          <Caution about={`plan what is ${entry.wet}`} testID="wet-caution">
+            {WET_CAUTIONS[entry.wet]}
+          </Caution>
+        )}
         <View style={{ alignItems: 'flex-start' }}>
           <Action
             kind="plain"
