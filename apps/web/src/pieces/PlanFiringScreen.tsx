@@ -17,7 +17,7 @@ import {
   undoes,
 } from '@torvin/core/piece';
 import { smokes } from '@torvin/core/release';
-import { SETUP_NAMES } from '@torvin/core/schedule';
+import { EMPTY_SETUPS, SETUP_NAMES } from '@torvin/core/schedule';
 import { formatTemperature, text } from '@torvin/core/units';
 import type { Piece, Shelves, Step } from '@torvin/schema';
 import { useRouter } from 'expo-router';
@@ -195,7 +195,12 @@ function PlanForm({ piece, shelves, step, place: at }: PlanFiringScreenProps) {
         <MeasuredWidth height={DRAWING_HEIGHT}>{(width) => <SectionDrawing {...drawn} width={width} height={DRAWING_HEIGHT} small />}</MeasuredWidth>
       )}
       <View testID="step-planner">
-        <LookChoice value={entry.look} likely={likely} first={likelyGroup(doc, step, fired)} onChange={(next: Look) => set({ look: next })} />
+        <LookChoice
+          value={entry.look}
+          likely={likely}
+          first={likelyGroup(doc, step, fired)}
+          onChange={(next: Look) => set({ look: next, ...(isShelf(touched.setup) ? {} : { setup: undefined }) })}
+        />
         <Fold
           title={RECIPES[entry.look].empty ? ON.titles.empty : RECIPES[entry.look].asks && !form ? ON.titles.measured : ON.titles.plain}
           about={isAsLast ? ON.asLastTime(on) : on}
@@ -267,6 +272,9 @@ function PlanForm({ piece, shelves, step, place: at }: PlanFiringScreenProps) {
     </Screen>
   );
 }
+
+/** A shelf or a board serves the next kind too; a mould or a former was chosen for the one before. */
+const isShelf = (setup: StepEntry['setup'] | undefined): boolean => EMPTY_SETUPS.some((kind) => kind === setup);
 
 /** Whether a plan goes by what was used last. */
 const isSetUpLike = ({ setup, releaseId }: Step, used: Pick<Step, 'setup' | 'releaseId'>): boolean =>
