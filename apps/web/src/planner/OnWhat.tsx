@@ -32,7 +32,7 @@ export interface OnWhatProps {
 /** A release of the studio's own, beside those that are of any kind. */
 const own = (id: string): string => `own-${id}`;
 
-export function OnWhat({ planning: { doc, before, step, shelves, units }, entry, meant, faults, onChange, onCut }: OnWhatProps) {
+export function OnWhat({ planning: { before, step, shelves, units }, entry, meant, faults, onChange, onCut }: OnWhatProps) {
   const { look } = entry;
   const { empty, frees, asks } = RECIPES[look];
   const there = <T extends { id: string }>(records: readonly T[], chosen: string): T[] =>
@@ -101,7 +101,7 @@ export function OnWhat({ planning: { doc, before, step, shelves, units }, entry,
           {faultAt('setup')}
         </Notice>
       )}
-      {form && meant && <InForm doc={doc} step={meant} shelves={shelves} onCut={onCut} />}
+      {form && meant && <InForm doc={before} step={meant} shelves={shelves} onCut={onCut} />}
       {mayBeSlender(look) && !(form && givesShape(form)) && (
         <Choice
           label={ON.thickest}

@@ -138,10 +138,10 @@ export function useNearest(planning: Planning, touched: Partial<StepEntry>, entr
     if (field === null) return;
     let isLeft = false;
     const look = async (): Promise<void> => {
-      const { doc, step, shelves, units } = planning;
+      const { before, step, shelves, units } = planning;
       for (const { title, change } of candidatesFor(planning, entry, field).slice(0, TRIED_AT_MOST)) {
         const meant = stepOf(entryFor(planning, { ...touched, ...change }), step, units, shelves).step;
-        if (!meant || whyImpossible(doc, meant, shelves, units.length)) continue;
+        if (!meant || whyImpossible(before, meant, shelves, units.length)) continue;
         const firing = firingFor(planning, meant);
         const composed = firing && (await client.fetchQuery(computedQuery('compose', { ...firing, units })).catch(() => null));
         if (isLeft) return;
