@@ -1,7 +1,7 @@
 /** One firing in full by the clock: the segment it is in, what glass and kiln have by the model, when to look, when to open. */
 import { keyIn } from '@torvin/core/controller';
 import { RECIPES } from '@torvin/core/look';
-import { ROLE_NAMES, momentsOf, openingTemperature, emptyFiringOf } from '@torvin/core/schedule';
+import { ROLE_NAMES, openingTemperature, emptyFiringOf } from '@torvin/core/schedule';
 import { formatTemperature, text } from '@torvin/core/units';
 import type { Firing, FiringDetail } from '@torvin/schema';
 import { useRouter } from 'expo-router';
@@ -12,8 +12,6 @@ import { useFiring } from '@/data/firings';
 import { isCoolBy } from '@/data/isCoolBy';
 import { useLoads } from '@/data/loads';
 import { useStudio } from '@/data/studio';
-import { useComputed } from '@/engine/useComputed';
-import { asRun } from '@/notebook/differences';
 import { useSave } from '@/outbox/useOutbox';
 import { useTheme } from '@/theme/ThemeContext';
 import { scaled, space } from '@/theme/theme';
@@ -30,7 +28,7 @@ import { WORK_CAUTIONS } from '@/layup/cautions';
 import { isWide, useLayout } from '@/ui/useWidth';
 import { CallFold } from './CallFold';
 import { RunningDrawing } from './RunningDrawing';
-import { standingAt } from './byClock';
+import { useStanding } from './useStanding';
 import { FIRING } from './words';
 import { useNow } from '@/ui/useNow';
 
@@ -142,14 +140,8 @@ function ByTheClock({ detail, now }: { detail: FiringDetail; now: number }) {
   const { temperatureUnit: unit } = useStudio();
   const wide = isWide(useLayout());
   const { firing, schedule } = detail;
-  const { segments, evaluation } = asRun(detail);
-  const { value } = useComputed('evaluate', { firing: schedule.snapshot.firing, segments, series: true });
-  const series = value?.simulation.series;
-  const seconds = (now - firing.firedAt) / 1000;
-  const standing = series ? standingAt(series, seconds) : null;
-  const { look } = momentsOf(segments, evaluation.simulation);
+  const { segments, evaluation, value, seconds, standing, look, clock } = useStanding(detail, now);
   const opens_C = openingTemperature(schedule.snapshot.firing);
-  const clock = (at_s: number): string => dayAndClock(firing.firedAt + at_s * 1000, new Date(now));
   const segment = seconds < 0 ? null : standing?.segment;
   // Counted as they were keyed in: switching off at the end is none of them.
   const keyed = segments.length - Number(keyIn(segments, schedule.snapshot.controller).switchOff);

@@ -1,6 +1,6 @@
 /** A kiln in short: what is in it, three figures, what comes next in it, and the one thing to do. The firing in full is on Kiln. */
 import { RECIPES } from '@torvin/core/look';
-import { ROLE_NAMES, emptyFiringOf, momentsOf, openingTemperature } from '@torvin/core/schedule';
+import { ROLE_NAMES, emptyFiringOf, openingTemperature } from '@torvin/core/schedule';
 import { formatTemperature, otherTemperature, text } from '@torvin/core/units';
 import type { Firing, FiringDetail } from '@torvin/schema';
 import { useRouter } from 'expo-router';
@@ -9,8 +9,6 @@ import { useFiring } from '@/data/firings';
 import { isCoolBy } from '@/data/isCoolBy';
 import { useLoads } from '@/data/loads';
 import { useStudio } from '@/data/studio';
-import { useComputed } from '@/engine/useComputed';
-import { asRun } from '@/notebook/differences';
 import { useTheme } from '@/theme/ThemeContext';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
@@ -23,7 +21,7 @@ import { useAwake } from '@/ui/useAwake';
 import { useHere } from '@/ui/useCallsHere';
 import { useNow } from '@/ui/useNow';
 import { RunningSection } from './RunningDrawing';
-import { standingAt } from './byClock';
+import { useStanding } from './useStanding';
 import { FIRING } from './words';
 
 export interface KilnNowProps {
@@ -85,16 +83,10 @@ export function KilnNow({ firing, others }: KilnNowProps) {
 /** Its section with the heat so far, when it opens, what kiln and glass have now, and its next moment. */
 function Standing({ detail, now }: { detail: FiringDetail; now: number }) {
   const { temperatureUnit: unit } = useStudio();
-  const { firing, schedule } = detail;
-  const { segments, evaluation } = asRun(detail);
-  const { value } = useComputed('evaluate', { firing: schedule.snapshot.firing, segments, series: true });
-  const series = value?.simulation.series;
-  const seconds = (now - firing.firedAt) / 1000;
-  const standing = series ? standingAt(series, seconds) : null;
-  const { look } = momentsOf(segments, evaluation.simulation);
+  const { schedule } = detail;
+  const { segments, evaluation, value, seconds, standing, look, clock } = useStanding(detail, now);
   const [awake] = useHere('awake');
   useAwake(awake && seconds < look.to_s);
-  const clock = (at_s: number): string => dayAndClock(firing.firedAt + at_s * 1000, new Date(now));
   const opens = text(formatTemperature(openingTemperature(schedule.snapshot.firing), unit));
   const degrees = (at_C: number | undefined) =>
     at_C === undefined
