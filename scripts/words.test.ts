@@ -39,6 +39,20 @@ function spokenIn(file: string): string[] {
   return said.map(withoutTags).filter(isSpoken);
 }
 
+/** Parts shown one by one, and the doors between rooms. */
+const SHOWN_APART = ['apps/web/src/gallery', 'apps/web/src/workbench.tsx'];
+/** What a browser or a key of what is kept reads, and no person: sizes, shadows, patterns of a date, names of drafts. */
+const isForMachines = (text: string): boolean =>
+  /\dpx|[{}]|^use no memo$|^(EEE )?d MMM|^(torvin label| in-own-size)|^(firing|given|key-in|kept after|new|outline|record|tell|target|rate|took|hold) 0( |$)|^0 turned$|^new piece$/.test(
+    text,
+  );
+
+test('no component holds words of its own: they stand in the words of its room', () => {
+  const components = sourcesIn('apps/web/src').filter((file) => file.endsWith('.tsx') && !SHOWN_APART.some((one) => file.startsWith(one)));
+  expect(components.length).toBeGreaterThan(200);
+  expect(components.flatMap((file) => spokenIn(file).flatMap((text) => (isForMachines(text) ? [] : `${file}: ${text}`)))).toEqual([]);
+});
+
 const LONGEST_WORDS = 18;
 const longSentences = (text: string): string[] => text.split(/[.!?:;](?:\s|$)/).filter((sentence) => sentence.trim().split(/\s+/).length > LONGEST_WORDS);
 

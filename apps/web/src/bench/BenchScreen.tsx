@@ -28,7 +28,7 @@ import { Learned } from './Learned';
 import { benchPaper } from './benchPaper';
 import { UsedTwice } from './UsedTwice';
 import { byLoad } from './byLoad';
-import { BENCH } from './words';
+import { BENCH, BENCH_SCREEN } from './words';
 import { decisionFor, firingWords, isReady } from './waiting';
 
 const FACE = { width: 84, height: 48 };
@@ -158,7 +158,7 @@ function LearnedOf({ bench: { learned, taught }, kilns }: { bench: Bench; kilns:
       )}
       {kiln !== null && other.error && <Notice tone="warn">{problemOfError(other.error).message}</Notice>}
       {kiln !== null && other.isPending ? (
-        <Words tone="muted">Reading …</Words>
+        <Words tone="muted">{BENCH_SCREEN.reading}</Words>
       ) : (
         <Learned learned={kiln === null ? learned : (other.data ?? null)} kilns={kilns} />
       )}

@@ -18,6 +18,7 @@ import { clockAfter } from '@/ui/clock';
 import { download } from '@/ui/download';
 import { canStayAwake, useAwake } from '@/ui/useAwake';
 import { useHere } from '@/ui/useCallsHere';
+import { CALL_FOLD } from './words';
 
 export function CallFold({ detail, now }: { detail: FiringDetail; now: number }) {
   const { firing } = detail;
@@ -27,15 +28,15 @@ export function CallFold({ detail, now }: { detail: FiringDetail; now: number })
   const seconds = (now - firing.firedAt) / 1000;
   useAwake(awake && seconds >= 0 && seconds < moments.look.to_s);
   return (
-    <Fold title="Alerts" about="sound at check time, keep screen on, add to calendar" testID="call-fold">
+    <Fold title={CALL_FOLD.alerts} about={CALL_FOLD.soundCheckTime} testID="call-fold">
       {() => (
         <View style={{ gap: space.small }}>
-          <ByThisDevice when={seconds < moments.look.to_s ? `at ${clockAfter(new Date(firing.firedAt), moments.look.from_s)}` : 'at the next check'} />
+          <ByThisDevice when={seconds < moments.look.to_s ? CALL_FOLD.at(clockAfter(new Date(firing.firedAt), moments.look.from_s)) : CALL_FOLD.nextCheck} />
           {canStayAwake() ? (
-            <Tick on={awake} title="Keep this screen on until the check is over" onPress={() => setAwake(!awake)} testID="stay-awake" />
+            <Tick on={awake} title={CALL_FOLD.keepScreenUntil} onPress={() => setAwake(!awake)} testID="stay-awake" />
           ) : (
             <Words size="label" tone="muted">
-              This browser cannot keep the screen on here, for which it wants https: set the device’s own time-out instead.
+              {CALL_FOLD.browserCannotKeep}
             </Words>
           )}
           <IntoCalendar detail={detail} moments={moments} />
@@ -60,16 +61,16 @@ function ByThisDevice({ when }: { when: string }) {
   };
   return (
     <>
-      <Tick on={calls} title={`Call on this device ${when}, from any page of Torvin that is open`} onPress={() => setCalls(!calls)} testID="calls-here" />
+      <Tick on={calls} title={CALL_FOLD.callDeviceAny(when)} onPress={() => setCalls(!calls)} testID="calls-here" />
       <Words size="label" tone="muted">
-        A sleeping phone or a closed page cannot call, and every browser has limits of its own: set a kitchen timer too where much hangs on it.
+        {CALL_FOLD.sleepingPhoneClosed}
       </Words>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
-        <Action kind="second" title="Hear the call" testID="hear-call" onPress={hear} />
+        <Action kind="second" title={CALL_FOLD.hearTheCall} testID="hear-call" onPress={hear} />
         {permission === 'default' && (
           <Action
             kind="second"
-            title="Allow a notification …"
+            title={CALL_FOLD.allowANotification}
             testID="allow-notification"
             onPress={() => void Notification.requestPermission().then(setPermission)}
           />
@@ -77,12 +78,12 @@ function ByThisDevice({ when }: { when: string }) {
       </View>
       {tried !== null && (
         <Words size="label" tone="muted" aria-live="polite" testID="call-tried">
-          {tried ? 'That was it. Nothing heard? Look at the device’s volume, and whether it is on silent.' : 'This browser does not let the page sound.'}
+          {tried ? CALL_FOLD.nothingHeardLook : CALL_FOLD.browserDoesNot}
         </Words>
       )}
       {permission === 'denied' && (
         <Words size="label" tone="muted">
-          Notifications of this page are turned off in the browser’s own settings.
+          {CALL_FOLD.notificationsPageTurned}
         </Words>
       )}
     </>
@@ -103,13 +104,7 @@ function IntoCalendar({ detail: { firing, schedule }, moments }: { detail: Firin
   };
   return (
     <View style={{ alignItems: 'flex-start' }}>
-      <Action
-        kind="second"
-        title="Into a calendar"
-        label="Add to calendar: check, end of the program and opening, as a file"
-        testID="take-ics"
-        onPress={() => void take()}
-      />
+      <Action kind="second" title={CALL_FOLD.intoACalendar} label={CALL_FOLD.addCalendarCheck} testID="take-ics" onPress={() => void take()} />
     </View>
   );
 }

@@ -17,6 +17,7 @@ import { dayAndClock } from '@/ui/clock';
 import { type Answered, calling, nextTurn, stillAhead } from './whoCalls';
 import { callsHere } from '@/ui/useCallsHere';
 import { useNow } from '@/ui/useNow';
+import { CALLS } from './words';
 
 const ANSWERED = 'torvin-calls-answered';
 const AGAIN_MS = 5 * 60_000;
@@ -104,28 +105,28 @@ function Call({ loads, onAnswer }: { loads: readonly LoadAhead[]; onAnswer(how: 
       }}
     >
       <Words size="title" bold>
-        Check now
+        {CALLS.checkNow}
       </Words>
       {loads.map((load) => (
-        <Words key={load.id}>{`${whatOf(load)}. It holds at its hottest until ${dayAndClock(load.lookTo, now)} by its schedule.`}</Words>
+        <Words key={load.id}>{CALLS.holdsHottestUntil(whatOf(load), dayAndClock(load.lookTo, now))}</Words>
       ))}
       <Words size="label" tone="muted">
-        Through the peep hole: face shield and gloves, power off before a hand goes in.
+        {CALLS.throughPeepHole}
       </Words>
       {!sounds && (
         <Words size="label" tone="muted">
-          This page has not been touched since it was opened, so the browser keeps it silent.
+          {CALLS.pageNotBeen}
         </Words>
       )}
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
-        <Action title="I am looking" testID="call-seen" onPress={() => onAnswer('seen')} />
-        <Action kind="second" title="Again in 5 minutes" testID="call-again" onPress={() => onAnswer(Date.now() + AGAIN_MS)} />
+        <Action title={CALLS.iAmLooking} testID="call-seen" onPress={() => onAnswer('seen')} />
+        <Action kind="second" title={CALLS.againInMinutes} testID="call-again" onPress={() => onAnswer(Date.now() + AGAIN_MS)} />
       </View>
     </View>
   );
 }
 
-const TITLE = 'Check now · ';
+const TITLE = CALLS.checkNowTitle;
 
 const TAG = 'torvin-look-in';
 
@@ -136,10 +137,10 @@ async function notify(what: string): Promise<() => void> {
   const options = { body: what, tag: TAG };
   try {
     if (!worker?.active) {
-      const notice = new Notification('Check now', options);
+      const notice = new Notification(CALLS.checkNow, options);
       return () => notice.close();
     }
-    await worker.showNotification('Check now', options);
+    await worker.showNotification(CALLS.checkNow, options);
     return () => void worker.getNotifications({ tag: TAG }).then((all) => all.forEach((notice) => notice.close()));
   } catch {
     return () => undefined;

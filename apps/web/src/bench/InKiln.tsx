@@ -29,8 +29,9 @@ import { isWide, useLayout } from '@/ui/useWidth';
 import { CallFold } from './CallFold';
 import { RunningDrawing } from './RunningDrawing';
 import { useStanding } from './useStanding';
-import { FIRING } from './words';
+import { FIRING, IN_KILN } from './words';
 import { useNow } from '@/ui/useNow';
+import { WORDS } from '@/ui/said';
 
 /** others: the rest of its load. */
 export function InKiln({ firing, others }: { firing: Firing; others: readonly Firing[] }) {
@@ -85,7 +86,7 @@ export function InKiln({ firing, others }: { firing: Firing; others: readonly Fi
         </View>
       ))}
       {state === 'running' && <SayOpened busy={open.saving} since={load.at} onOpened={say} />}
-      {state === 'opened' && <Action kind="plain" title="It is still closed" disabled={open.saving} testID="still-closed" onPress={() => say(null)} />}
+      {state === 'opened' && <Action kind="plain" title={IN_KILN.stillClosed} disabled={open.saving} testID="still-closed" onPress={() => say(null)} />}
     </View>
   );
 }
@@ -102,21 +103,15 @@ function SayOpened({ busy, since, onOpened }: { busy: boolean; since: number; on
   if (when === null)
     return (
       <View style={{ alignItems: 'flex-start', marginLeft: -space.small }}>
-        <Action kind="plain" title="The kiln has been opened" testID="opened" onPress={() => setWhen(format(new Date(), FIELD_TIME))} />
+        <Action kind="plain" title={IN_KILN.kilnBeenOpened} testID="opened" onPress={() => setWhen(format(new Date(), FIELD_TIME))} />
       </View>
     );
   return (
     <View style={{ gap: space.small }}>
-      <DayTimeInput
-        label="Opened at"
-        value={when}
-        onChange={setWhen}
-        error={wrong ? 'Say a day and a time since it was started, that has been.' : undefined}
-        testID="opened-at"
-      />
+      <DayTimeInput label={IN_KILN.openedAt} value={when} onChange={setWhen} error={wrong ? IN_KILN.sayDayTime : undefined} testID="opened-at" />
       <View style={{ flexDirection: 'row', gap: space.small }}>
-        <Action title="It was opened then" disabled={busy || wrong} testID="opened-then" onPress={() => at !== undefined && onOpened(at)} />
-        <Action kind="second" title="Not yet" testID="not-opened" onPress={() => setWhen(null)} />
+        <Action title={IN_KILN.openedThen} disabled={busy || wrong} testID="opened-then" onPress={() => at !== undefined && onOpened(at)} />
+        <Action kind="second" title={WORDS.notYet} testID="not-opened" onPress={() => setWhen(null)} />
       </View>
     </View>
   );
@@ -130,7 +125,7 @@ function Room({ with: more = 0 }: { with?: number }) {
   const wide = isWide(useLayout());
   return (
     <View style={{ minHeight: scaled((wide ? COMES.wide : COMES.phone) + more) }}>
-      <Words tone="muted">Calculating where it stands …</Words>
+      <Words tone="muted">{IN_KILN.calculatingWhereStands}</Words>
     </View>
   );
 }
@@ -152,11 +147,22 @@ function ByTheClock({ detail, now }: { detail: FiringDetail; now: number }) {
         <>
           <Words>
             {segment < keyed
-              ? `Segment ${segment + 1} of ${keyed}, ${ROLE_NAMES[segments[segment].role].toLowerCase()}: ${standing.holding ? 'holding at' : 'on its way to'} ${text(formatTemperature(segments[segment].target_C, unit))} until ${clock(standing.ends_s)}.`
-              : `Program finished. The kiln stays closed and cools to ${text(formatTemperature(segments[segment].target_C, unit))} by about ${clock(standing.ends_s)}.`}
+              ? IN_KILN.segmentOfUntil(
+                  segment + 1,
+                  keyed,
+                  ROLE_NAMES[segments[segment].role].toLowerCase(),
+                  standing.holding,
+                  text(formatTemperature(segments[segment].target_C, unit)),
+                  clock(standing.ends_s),
+                )
+              : IN_KILN.programFinishedKiln(text(formatTemperature(segments[segment].target_C, unit)), clock(standing.ends_s))}
           </Words>
           <Words size="label" tone="muted">
-            {`Estimate: kiln ${text(formatTemperature(standing.kiln_C, unit))}, ${emptyFiringOf(schedule.snapshot.firing) ? 'inside of the load' : 'glass core'} ${text(formatTemperature(standing.core_C, unit))}.`}
+            {IN_KILN.estimateKiln(
+              text(formatTemperature(standing.kiln_C, unit)),
+              emptyFiringOf(schedule.snapshot.firing) ? IN_KILN.insideLoad : IN_KILN.glassCore,
+              text(formatTemperature(standing.core_C, unit)),
+            )}
           </Words>
         </>
       )}
@@ -168,8 +174,8 @@ function ByTheClock({ detail, now }: { detail: FiringDetail; now: number }) {
       )}
       <Words bold testID="opens">
         {standing.over
-          ? `Estimate: cool enough since ${clock(evaluation.simulation.total_s)}. Open when the kiln reads ${text(formatTemperature(opens_C, unit))} or less.`
-          : `Open when the kiln reads ${text(formatTemperature(opens_C, unit))} or less, about ${clock(evaluation.simulation.total_s)}.`}
+          ? IN_KILN.estimateCoolEnough(clock(evaluation.simulation.total_s), text(formatTemperature(opens_C, unit)))
+          : IN_KILN.openWhenKiln(text(formatTemperature(opens_C, unit)), clock(evaluation.simulation.total_s))}
       </Words>
     </View>
   );

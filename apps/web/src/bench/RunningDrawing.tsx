@@ -12,6 +12,7 @@ import { FiredSection } from '@/section/FiredSection';
 import { SectionDrawing } from '@/section/SectionDrawing';
 import { MeasuredWidth } from '@/ui/MeasuredWidth';
 import type { Standing } from './byClock';
+import { RUNNING_DRAWING } from './words';
 
 export interface RunningDrawingProps {
   schedule: Schedule;
@@ -74,7 +75,11 @@ export function RunningSection({ schedule, evaluation, standing }: Pick<RunningD
     <FiredSection
       {...{ firing, layers, ...fired }}
       height={SECTION_HEIGHT}
-      words={`by now about ${text(formatLength(fired.at.shape.depth_m, units.length))} deep and ${text(formatLength(fired.at.shape.width_m, units.length))} wide, laid ${text(formatLength(width_m, units.length))} wide`}
+      words={RUNNING_DRAWING.nowAboutDeep(
+        text(formatLength(fired.at.shape.depth_m, units.length)),
+        text(formatLength(fired.at.shape.width_m, units.length)),
+        text(formatLength(width_m, units.length)),
+      )}
     />
   );
 }

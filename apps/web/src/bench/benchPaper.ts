@@ -6,6 +6,8 @@ import { format } from 'date-fns/format';
 import { type Paper, part, row, said } from '@/paper/paperPages';
 import { dayAndClock } from '@/ui/clock';
 import { waitsFor } from './waiting';
+import { BENCH_PAPER } from './words';
+import { WORDS } from '@/ui/said';
 
 export function benchPaper({ inKiln, waiting, waitingInAll, recoat, making }: Bench, now: number): Paper {
   const isAt = (at: number): string => dayAndClock(at, new Date(now));
@@ -15,31 +17,34 @@ export function benchPaper({ inKiln, waiting, waitingInAll, recoat, making }: Be
       [
         `${kilnName}${place ? `, ${place}` : ''}`,
         load.openedAt !== null
-          ? `opened ${isAt(load.openedAt)}; no result recorded yet`
-          : `${load.at > now ? 'starts by itself at' : 'started'} ${isAt(load.at)}; by its schedule ${text(formatDuration(total_s))} until it may be opened, ${isAt(load.at + total_s * 1000)}`,
+          ? BENCH_PAPER.openedNoResult(isAt(load.openedAt))
+          : BENCH_PAPER.scheduleUntilMay(load.at > now, isAt(load.at), text(formatDuration(total_s)), isAt(load.at + total_s * 1000)),
       ],
-      load.openedAt !== null ? 'opened' : load.at > now ? 'planned' : 'in the kiln',
+      load.openedAt !== null ? 'opened' : load.at > now ? 'planned' : WORDS.inTheKiln,
     ),
   );
   const more = waitingInAll - waiting.length;
   return {
-    title: 'Bench',
-    about: `as it stands ${format(now, 'd MMM yyyy, HH:mm')}`,
+    title: BENCH_PAPER.bench,
+    about: BENCH_PAPER.asItStands(format(now, 'd MMM yyyy, HH:mm')),
     blocks: [
-      ...part('In the kiln', standing.length > 0 ? standing : [said('Nothing.')]),
-      ...part('Waiting', [
+      ...part(BENCH_PAPER.inTheKiln, standing.length > 0 ? standing : [said(BENCH_PAPER.nothing)]),
+      ...part(BENCH_PAPER.waiting, [
         ...waiting.map((waits) =>
-          row(waits.piece.name, [`waits for ${waitsFor(waits)}${waits.total_s === null ? '' : `, ${text(formatDuration(waits.total_s))}`}`, ...waits.outdated]),
+          row(waits.piece.name, [
+            BENCH_PAPER.waitsFor(waitsFor(waits), waits.total_s === null ? '' : `, ${text(formatDuration(waits.total_s))}`),
+            ...waits.outdated,
+          ]),
         ),
-        ...(more > 0 ? [said(`and ${more} more`)] : []),
+        ...(more > 0 ? [said(BENCH_PAPER.andMore(more))] : []),
       ]),
       ...part(
-        'To recoat',
+        BENCH_PAPER.toRecoat,
         recoat.map(({ formName, zone, why }) => row([formName, zone].filter(Boolean).join(', '), [why])),
       ),
       ...part(
-        'In the making',
-        making.map(({ formName, title, why }) => row(formName, [`${title.toLowerCase()} is next. ${why}`])),
+        BENCH_PAPER.inTheMaking,
+        making.map(({ formName, title, why }) => row(formName, [BENCH_PAPER.isNext(title.toLowerCase(), why)])),
       ),
     ],
   };

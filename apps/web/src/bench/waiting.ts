@@ -2,7 +2,7 @@
 import { RECIPES } from '@torvin/core/look';
 import { formatDuration, text } from '@torvin/core/units';
 import type { WaitingPiece } from '@torvin/schema';
-import { DECISIONS } from './words';
+import { DECISIONS, WAITING } from './words';
 
 export type Ready = WaitingPiece & { stepId: string };
 /** It waits for its kiln, and its schedule is there. */
@@ -34,16 +34,16 @@ export function waitsFor({ for: what, look, step }: Pick<WaitingPiece, 'for' | '
   const name = look === null ? 'firing' : RECIPES[look].name.toLowerCase();
   switch (what) {
     case 'choice':
-      return 'a firing to be chosen';
+      return WAITING.firingChosen;
     case 'decision':
-      return `a decision: its ${name} went too far`;
+      return WAITING.decisionWentToo(name);
     case 'again':
-      return `another ${name}: the last fell short`;
+      return WAITING.anotherLastFell(name);
     case 'schedule':
-      return `the schedule of its ${name}`;
+      return WAITING.theScheduleOf(name);
     case 'kiln':
-      return `the kiln, for its ${name}`;
+      return WAITING.theKilnFor(name);
     case 'hand':
-      return `the bench: ${(step ?? 'a step').toLowerCase()}`;
+      return WAITING.theBench((step ?? WAITING.aStep).toLowerCase());
   }
 }

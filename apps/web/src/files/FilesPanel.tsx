@@ -14,6 +14,8 @@ import { Words } from '@/ui/Words';
 import { download } from '@/ui/download';
 import { runSheetSvg } from './runSheetSvg';
 import { scheduleCsv, scheduleJson } from './scheduleFiles';
+import { FILES_PANEL } from './words';
+import { WORDS } from '@/ui/said';
 
 /** While it is being saved the files would be of the version before. */
 export function FilesPanel({
@@ -46,16 +48,16 @@ export function FilesPanel({
     <View style={{ gap: space.small }}>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
         <Action
-          title="Print"
-          label="Print the run sheet on one page"
+          title={WORDS.print}
+          label={FILES_PANEL.printRunSheet}
           disabled={saving}
           testID="open-print"
           onPress={() => router.push(`/pieces/${piece.id}/print?step=${schedule.stepId}&started=${start.getTime()}`)}
         />
         <Action
           kind="second"
-          title="SVG"
-          label="SVG: the page as a drawing"
+          title={FILES_PANEL.svg}
+          label={FILES_PANEL.svgPageDrawing}
           disabled={saving}
           testID="take-svg"
           onPress={() =>
@@ -64,31 +66,31 @@ export function FilesPanel({
         />
         <Action
           kind="second"
-          title="CSV"
-          label="CSV: the segments as a table"
+          title={FILES_PANEL.csv}
+          label={FILES_PANEL.csvSegmentsTable}
           disabled={saving}
           testID="take-csv"
           onPress={() => download(name('csv'), new Blob([scheduleCsv(schedule, unit, csv)], { type: 'text/csv' }))}
         />
         <Action
           kind="second"
-          title="JSON"
-          label="JSON: the schedule as data"
+          title={FILES_PANEL.json}
+          label={FILES_PANEL.jsonScheduleData}
           disabled={saving}
           testID="take-json"
           onPress={() => download(name('json'), new Blob([scheduleJson(piece, schedule)], { type: 'application/json' }))}
         />
         <Action
           kind="second"
-          title="Calendar"
-          label="Calendar: check, end of the program and opening, from the start chosen above"
+          title={FILES_PANEL.calendar}
+          label={FILES_PANEL.calendarCheckEnd}
           disabled={saving}
           testID="take-calendar"
           onPress={() => void takeCalendar()}
         />
       </View>
       <Words size="label" tone="muted">
-        {`CSV counts in °${unit}, as shown; JSON is for other programs, in the units that it names. The whole piece with its firings is a file of its own, on the piece’s page.`}
+        {FILES_PANEL.csvCountsShown(unit)}
       </Words>
     </View>
   );

@@ -16,6 +16,8 @@ import { countWords } from '@/ui/countWords';
 import { Count } from '@/layup/HandSteppers';
 import { LABEL_RANGE_M, LEAST_MARGIN_MM, type LabelPaper, type LabelTold, PAPERS, labelSheets, labelSvg, onSheet } from './labels';
 import { OnPaper } from '@/paper/OnPaper';
+import { LABEL_SCREEN } from './words';
+import { WORDS } from '@/ui/said';
 
 /** What was printed on last, on this device. */
 interface Kept {
@@ -47,9 +49,9 @@ function LabelForm({ label, back }: { label: LabelTold; back: Back }) {
   const [gap, setGap] = useState(sizes?.gap ?? '');
   const [copies, setCopies] = useState(1);
   const [used, setUsed] = useState(0);
-  const wide = readLength(width, 'The width', LABEL_RANGE_M, units.length);
-  const high = readLength(height, 'The height', LABEL_RANGE_M, units.length);
-  const between = readLength(gap.trim() === '' ? '0' : gap, 'The gap', GAP_RANGE_M, units.length);
+  const wide = readLength(width, WORDS.theWidth, LABEL_RANGE_M, units.length);
+  const high = readLength(height, LABEL_SCREEN.theHeight, LABEL_RANGE_M, units.length);
+  const between = readLength(gap.trim() === '' ? '0' : gap, LABEL_SCREEN.theGap, GAP_RANGE_M, units.length);
   const gap_mm = between.ok ? between.value * MM_PER_M : 0;
   const size = wide.ok && high.ok ? { width_mm: wide.value * MM_PER_M, height_mm: high.value * MM_PER_M } : null;
   const grid = size && paper !== 'own' ? onSheet(size, PAPERS[paper], gap_mm) : null;
@@ -69,11 +71,11 @@ function LabelForm({ label, back }: { label: LabelTold; back: Back }) {
     if (size) writeStored('localStorage', KEPT, { width, height, gap, unit: units.length, paper: on });
   };
   return (
-    <Screen title="Label" of={label.name} subtitle={label.name} back={back}>
+    <Screen title={WORDS.label} of={label.name} subtitle={label.name} back={back}>
       <View style={{ gap: space.medium }}>
         <View style={{ flexDirection: 'row', gap: space.medium }}>
           <Field
-            label="Wide"
+            label={LABEL_SCREEN.wide}
             value={width}
             onChange={setWidth}
             onBlur={() => keep(paper)}
@@ -81,7 +83,7 @@ function LabelForm({ label, back }: { label: LabelTold; back: Back }) {
             testID="label-width"
           />
           <Field
-            label="High"
+            label={LABEL_SCREEN.high}
             value={height}
             onChange={setHeight}
             onBlur={() => keep(paper)}
@@ -90,23 +92,23 @@ function LabelForm({ label, back }: { label: LabelTold; back: Back }) {
           />
           {paper !== 'own' && (
             <Field
-              label="Gap across"
+              label={LABEL_SCREEN.gapAcross}
               value={gap}
               onChange={setGap}
               onBlur={() => keep(paper)}
-              hint="empty: none"
+              hint={LABEL_SCREEN.emptyNone}
               error={between.ok ? undefined : between.problem.message}
               testID="label-gap"
             />
           )}
         </View>
         <Choice<LabelPaper>
-          label="Printed on"
+          label={LABEL_SCREEN.printedOn}
           value={paper}
           options={[
             { value: 'A4', title: 'A4 sheet' },
-            { value: 'Letter', title: 'Letter sheet' },
-            { value: 'own', title: 'A label printer', note: 'one to a page of its size' },
+            { value: 'Letter', title: LABEL_SCREEN.letterSheet },
+            { value: 'own', title: LABEL_SCREEN.aLabelPrinter, note: LABEL_SCREEN.onePageSize },
           ]}
           onChange={(next) => {
             setPaper(next);
@@ -115,11 +117,11 @@ function LabelForm({ label, back }: { label: LabelTold; back: Back }) {
           testID="label-paper"
         />
         <View>
-          <Count label="number" name="The number of labels" value={copies} range={COPIES} onValue={setCopies} testID="label-copies" />
+          <Count label={LABEL_SCREEN.number} name={LABEL_SCREEN.numberLabels} value={copies} range={COPIES} onValue={setCopies} testID="label-copies" />
           {each !== null && each > 1 && (
             <Count
-              label="used"
-              name="Places of the first sheet that are gone"
+              label={LABEL_SCREEN.used}
+              name={LABEL_SCREEN.placesFirstSheet}
               value={Math.min(used, each - 1)}
               range={{ least: 0, most: each - 1 }}
               onValue={setUsed}
@@ -129,7 +131,7 @@ function LabelForm({ label, back }: { label: LabelTold; back: Back }) {
         </View>
         {each === 0 && (
           <Notice tone="warn" testID="label-too-large">
-            {`No such label fits on ${paper} with a margin of ${text(formatLength(LEAST_MARGIN_MM / MM_PER_M, units.length))} all round.`}
+            {LABEL_SCREEN.noSuchLabel(paper, text(formatLength(LEAST_MARGIN_MM / MM_PER_M, units.length)))}
           </Notice>
         )}
         {size && (
@@ -142,16 +144,16 @@ function LabelForm({ label, back }: { label: LabelTold; back: Back }) {
             })}
             <Words size="label" tone="muted" testID="label-count">
               {each
-                ? `${countWords(copies, 'label', 'labels')} on ${countWords(sheets.length, 'sheet', 'sheets')}, ${each} to a sheet. Print at 100 %.`
-                : `${countWords(copies, 'label', 'labels')}. Print at 100 %.`}
+                ? LABEL_SCREEN.sheetPrint(countWords(copies, 'label', 'labels'), countWords(sheets.length, 'sheet', 'sheets'), each)
+                : LABEL_SCREEN.printAt(countWords(copies, 'label', 'labels'))}
             </Words>
             <Words size="note" tone="muted" testID="label-code">
-              {`Its code opens ${label.url}.${isHereAlone(label.url) ? ' Only this computer can open that. For phones, start Torvin with --lan.' : ''}`}
+              {LABEL_SCREEN.itsCodeOpens(label.url, isHereAlone(label.url))}
             </Words>
           </>
         )}
         <OnPaper whole sheets={() => sheets} size={page && `${page.width_mm}mm ${page.height_mm}mm`} />
-        <Action title="Print" disabled={sheets.length === 0} testID="print" onPress={() => window.print()} />
+        <Action title={WORDS.print} disabled={sheets.length === 0} testID="print" onPress={() => window.print()} />
       </View>
     </Screen>
   );

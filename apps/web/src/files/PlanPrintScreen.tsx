@@ -18,6 +18,8 @@ import { Words } from '@/ui/Words';
 import { countWords } from '@/ui/countWords';
 import { OnPaper } from '@/paper/OnPaper';
 import { listPages, planTiles } from './planSvg';
+import { PLAN_PRINT_SCREEN } from './words';
+import { WORDS } from '@/ui/said';
 
 export function PlanPrintScreen({ piece, shelves, at }: { piece: Piece; shelves: Shelves; at: string | null }) {
   const units = useUnits();
@@ -30,7 +32,7 @@ export function PlanPrintScreen({ piece, shelves, at }: { piece: Piece; shelves:
   const firing = firingsOf({ journey: doc.journey.slice(Math.max(index, 0)) })[0] as PlannedStep | undefined;
   const rows = cutRows(shown, own, firing, doc.journey.slice(madeBy), shelves, units);
   const numberOf = (id: string): number => rows.find(({ ids }) => ids.includes(id))?.number ?? 0;
-  const title = `${piece.name}, version ${piece.version}`;
+  const title = PLAN_PRINT_SCREEN.version(piece.name, piece.version);
   const tiles = planTiles({
     ...{ title, mirrored, rings: footprintRings(shown.footprint) },
     parts: planned.own.map(({ id, corners }) => ({ corners, number: numberOf(id) })),
@@ -39,28 +41,28 @@ export function PlanPrintScreen({ piece, shelves, at }: { piece: Piece; shelves:
   const sheets = [...tiles.pages, ...(withList && rows.length > 0 ? listPages({ title, rows, notes }) : [])];
   return (
     <Screen
-      title="Print the plan"
+      title={PLAN_PRINT_SCREEN.printThePlan}
       of={piece.name}
-      subtitle={`${countWords(sheets.length, 'page', 'pages')}, A4 or Letter`}
+      subtitle={PLAN_PRINT_SCREEN.a4OrLetter(countWords(sheets.length, 'page', 'pages'))}
       back={{ title: piece.name, href: `/pieces/${piece.id}${at ? `?at=${at}` : ''}` }}
     >
       <View style={{ gap: space.large }}>
-        <Notice tone="care">Print at 100 %, not fitted to the page. Measure the 100 mm on the first sheet before you cut.</Notice>
+        <Notice tone="care">{PLAN_PRINT_SCREEN.printNotFitted}</Notice>
         <View>
-          <Tick on={mirrored} title="Mirrored, as from the other face" testID="plan-mirrored" onPress={() => setMirrored(!mirrored)} />
-          {rows.length > 0 && <Tick on={withList} title="With the cutting list" testID="plan-with-list" onPress={() => setWithList(!withList)} />}
+          <Tick on={mirrored} title={PLAN_PRINT_SCREEN.mirroredOtherFace} testID="plan-mirrored" onPress={() => setMirrored(!mirrored)} />
+          {rows.length > 0 && <Tick on={withList} title={PLAN_PRINT_SCREEN.cuttingList} testID="plan-with-list" onPress={() => setWithList(!withList)} />}
         </View>
         <OnPaper sheets={() => sheets} />
-        <Action title="Print" label="Print the plan" testID="print" onPress={() => window.print()} />
+        <Action title={WORDS.print} label={PLAN_PRINT_SCREEN.printThePlan} testID="print" onPress={() => window.print()} />
         <Words size="label" tone="muted">
-          {tiles.pages.length === 1 ? 'It fits on one page.' : `${tiles.rows} × ${tiles.columns} pages, which overlap by 10 mm.`}
+          {tiles.pages.length === 1 ? PLAN_PRINT_SCREEN.fitsOnePage : PLAN_PRINT_SCREEN.pagesWhichOverlap(tiles.rows, tiles.columns)}
         </Words>
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
           {sheets.map((sheet, i) =>
             createElement('img', {
               key: i,
               'data-testid': `plan-sheet-${i}`,
-              alt: i < tiles.pages.length ? `Plan, page ${i + 1} of ${tiles.pages.length}` : 'Cutting list',
+              alt: i < tiles.pages.length ? PLAN_PRINT_SCREEN.planPageOf(i + 1, tiles.pages.length) : WORDS.cuttingList,
               src: `data:image/svg+xml;charset=utf-8,${encodeURIComponent(sheet)}`,
               style: { width: 171, border: '1px solid', display: 'block' },
             }),

@@ -13,6 +13,8 @@ import { Screen } from '@/ui/Screen';
 import { OnPaper } from '@/paper/OnPaper';
 import { PAGE } from '@/paper/page';
 import { runSheetSvg } from './runSheetSvg';
+import { PRINT_SCREEN } from './words';
+import { WORDS } from '@/ui/said';
 
 export function PrintScreen({ piece, step, schedule, shelves, outdated, standing, start }: StepPageParts & { start: Date }) {
   // Paper outlives the screen: an outdated schedule is printed only when the person has said so, with what differs on it.
@@ -24,9 +26,9 @@ export function PrintScreen({ piece, step, schedule, shelves, outdated, standing
   const page = runSheetSvg({ piece, schedule, series: value?.simulation.series, units, start, differences: outdated, asItIs, standing });
   return (
     <Screen
-      title="Print"
+      title={WORDS.print}
       of={piece.name}
-      subtitle="one page, A4 or Letter"
+      subtitle={PRINT_SCREEN.onePageA4}
       back={{ title: firingName(schedule.snapshot.firing), href: runHref(piece.id, schedule.stepId) }}
     >
       <View style={{ gap: space.large }}>
@@ -35,15 +37,15 @@ export function PrintScreen({ piece, step, schedule, shelves, outdated, standing
           step={step}
           shelves={shelves}
           differences={outdated}
-          asItIs={decided ? undefined : { title: 'Print it as it is', onPress: () => setAsItIs(true) }}
+          asItIs={decided ? undefined : { title: PRINT_SCREEN.printItAs, onPress: () => setAsItIs(true) }}
         />
         {decided && (
           <>
             <OnPaper page={() => page} />
-            <Action title="Print" disabled={!value} testID="print" onPress={() => window.print()} />
+            <Action title={WORDS.print} disabled={!value} testID="print" onPress={() => window.print()} />
             {createElement('img', {
               'data-testid': 'print-page',
-              alt: `Run sheet of ${piece.name}: ${schedule.segments.length} segments`,
+              alt: PRINT_SCREEN.runSheetSegments(piece.name, schedule.segments.length),
               src: `data:image/svg+xml;charset=utf-8,${encodeURIComponent(page)}`,
               style: { width: '100%', maxWidth: PAGE.width, display: 'block' },
             })}

@@ -1,6 +1,7 @@
 /** When to be at the kiln, for a calendar (RFC 5545): times are of the one clock that does not change, so each calendar shows them by its own. */
 import type { Moments } from '@torvin/core/schedule';
 import { type EventAttributes, createEvents } from 'ics';
+import { CALENDAR } from './words';
 
 export interface ForCalendar {
   /** Of the step of the journey, planned or started: a later file for it takes the place of an earlier one. */
@@ -43,13 +44,13 @@ export function calendarOf({ id, what, kilnName, startsAt, moments, opensBelow, 
   const { look, controlled_s, opens_s } = moments;
   const { error, value } = createEvents(
     [
-      event('look', 'Check', look.from_s, look.to_s, 'It holds at its hottest, by the schedule.'),
-      event('controlled', 'The controller is done', controlled_s, controlled_s, 'From here on the closed kiln cools by itself.'),
-      event('opens', 'May be opened', opens_s, opens_s, `Estimated. Open when the kiln reads ${opensBelow} or less.`),
+      event('look', CALENDAR.check, look.from_s, look.to_s, CALENDAR.holdsHottestSchedule),
+      event('controlled', CALENDAR.controllerDone, controlled_s, controlled_s, CALENDAR.closedKilnCools),
+      event('opens', CALENDAR.mayBeOpened, opens_s, opens_s, CALENDAR.estimatedOpenWhen(opensBelow)),
     ],
-    { productId: PRODUCT, calName: `${what} in ${kilnName}` },
+    { productId: PRODUCT, calName: CALENDAR.in(what, kilnName) },
   );
-  if (error || !value) throw error ?? new Error('The calendar could not be written.');
+  if (error || !value) throw error ?? new Error(CALENDAR.calendarCouldNot);
   // A method is of an invitation, which somebody sends.
   return value.replace(/^METHOD:.*\r\n/m, '');
 }

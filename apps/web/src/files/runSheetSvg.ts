@@ -11,6 +11,8 @@ import { pathOf } from '@/runsheet/curveLines';
 import { levelMarks, timeTicks, trueTimeAxes } from '@/runsheet/trueTime';
 import { clockAfter, clockShort } from '@/ui/clock';
 import { MARGIN, PAGE, WARNING_LINE, pageOf, rule, words, wrapped } from '@/paper/page';
+import { RUN_SHEET_SVG } from './words';
+import { WORDS } from '@/ui/said';
 
 export interface RunSheetPage {
   piece: Piece;
@@ -37,10 +39,9 @@ export function runSheetSvg({ piece, schedule, series, units, start, differences
   const { firing } = snapshot;
   const ends = result.simulation.segments.map(({ end_s }) => end_s);
   const tableTop = HEAD + CHART_HEIGHT + 34;
-  const warning = [
-    ...(differences.length === 0 ? [] : [`Out of date${asItIs ? ', fired as it is' : ': calculate it again before it is fired'}. ${differences.join(' ')}`]),
-    ...standing,
-  ].flatMap((one) => wrapped(one, WARNING_LINE));
+  const warning = [...(differences.length === 0 ? [] : [RUN_SHEET_SVG.outOfDate(asItIs, differences.join(' '))]), ...standing].flatMap((one) =>
+    wrapped(one, WARNING_LINE),
+  );
   const room = PAGE.height - MARGIN - 26 - tableTop - 14 * warning.length;
   const rowHeight = Math.min(44, room / segments.length);
   const columns = { number: MARGIN, clock: 58, name: 118, rate: 310, target: 400, hold: PAGE.width - MARGIN };
@@ -56,23 +57,27 @@ export function runSheetSvg({ piece, schedule, series, units, start, differences
       ...(rowHeight >= 32 ? [words(columns.name, y + 29, says)] : []),
       words(columns.rate, y + 16, text(formatRate(segment.rate_C_per_h, unit)), { size: 13, anchor: 'end' }),
       words(columns.target, y + 16, text(formatTemperature(segment.target_C, unit)), { size: 16, bold: true, anchor: 'end' }),
-      words(columns.hold, y + 16, segment.hold_s > 0 ? `hold ${text(formatDuration(segment.hold_s))}` : 'no hold', { size: 13, anchor: 'end' }),
+      words(columns.hold, y + 16, segment.hold_s > 0 ? RUN_SHEET_SVG.hold(text(formatDuration(segment.hold_s))) : RUN_SHEET_SVG.noHold, {
+        size: 13,
+        anchor: 'end',
+      }),
     ];
   });
-  const made = schedule.name || `${schedule.origin === 'computed' ? 'computed' : 'changed by hand'} ${format(schedule.createdAt, 'd MMM yyyy, HH:mm')}`;
-  const version = earlierEngine(result, snapshot) === null ? made : `${made}, engine ${toldBy(result, snapshot)}`;
+  const made = schedule.name || `${schedule.origin === 'computed' ? WORDS.calculated : WORDS.changedByHand} ${format(schedule.createdAt, 'd MMM yyyy, HH:mm')}`;
+  const version = earlierEngine(result, snapshot) === null ? made : RUN_SHEET_SVG.engine(made, toldBy(result, snapshot));
   return pageOf(`${piece.name}, ${RECIPES[firing.look].name}`, [
     words(MARGIN, MARGIN + 18, piece.name, { size: 20, bold: true }),
-    words(
-      MARGIN,
-      MARGIN + 36,
-      `${RECIPES[firing.look].name} in ${snapshot.kilnName}, ${snapshot.familyName}. Figures in °${unit}, as ${controller.name} counts.`,
-      { size: 12 },
-    ),
+    words(MARGIN, MARGIN + 36, RUN_SHEET_SVG.figuresCounts(RECIPES[firing.look].name, snapshot.kilnName, snapshot.familyName, unit, controller.name), {
+      size: 12,
+    }),
     words(
       MARGIN,
       MARGIN + 52,
-      `Starts ${format(start, 'd MMM yyyy, HH:mm')}; ${text(formatDuration(result.simulation.total_s))} in all; open at ${clockAfter(start, result.simulation.total_s)}.`,
+      RUN_SHEET_SVG.startsAllOpen(
+        format(start, 'd MMM yyyy, HH:mm'),
+        text(formatDuration(result.simulation.total_s)),
+        clockAfter(start, result.simulation.total_s),
+      ),
       {
         size: 12,
       },
@@ -86,7 +91,7 @@ export function runSheetSvg({ piece, schedule, series, units, start, differences
     rule(tableTop + segments.length * rowHeight),
     ...warning.map((line, i) => words(MARGIN, PAGE.height - MARGIN - 12 - 14 * (warning.length - 1 - i), line, { bold: true })),
     words(MARGIN, PAGE.height - MARGIN + 4, `${piece.name} · ${version}`),
-    words(PAGE.width - MARGIN, PAGE.height - MARGIN + 4, `Power off before reaching in.${emptyFiringOf(firing) ? '' : ' Stress is an estimate.'}`, {
+    words(PAGE.width - MARGIN, PAGE.height - MARGIN + 4, RUN_SHEET_SVG.powerOffBefore(emptyFiringOf(firing) ? '' : RUN_SHEET_SVG.stressEstimate), {
       anchor: 'end',
     }),
   ]);

@@ -27,6 +27,8 @@ import { type GivenHere, JudgedHere } from './JudgedHere';
 import { PaperRows, PaperUnits } from './PaperRows';
 import { Proven } from './Proven';
 import { type Written, begun, filledIn, forWhat, placeInRows } from './written';
+import { GIVEN_SCREEN } from './words';
+import { WORDS } from '@/ui/said';
 
 export interface GivenScreenProps {
   piece: Piece;
@@ -57,7 +59,7 @@ export function GivenScreen({ piece, step, shelves, proven }: GivenScreenProps) 
 
   function takeIn(words: string): void {
     const found = writtenRows(cellsOf(words));
-    if (found.length === 0) return setFault({ path: 'pasted', message: 'No line of it has a figure that could be a segment: a rate, a target, a hold.' });
+    if (found.length === 0) return setFault({ path: 'pasted', message: GIVEN_SCREEN.noLineFigure });
     change({ rows: found });
     setPasted('');
   }
@@ -77,23 +79,19 @@ export function GivenScreen({ piece, step, shelves, proven }: GivenScreenProps) 
 
   return (
     <Screen
-      title={proven ? 'Run again' : 'From paper'}
+      title={proven ? GIVEN_SCREEN.runAgain : GIVEN_SCREEN.fromPaper}
       of={piece.name}
       subtitle={`${piece.name} · ${firingName(step)}`}
       back={{ title: piece.name, href: `/pieces/${piece.id}` }}
       padded={false}
     >
       <View style={{ paddingHorizontal: space.large, gap: space.medium }}>
-        {proven ? (
-          <ProvenWords proven={proven} piece={piece} step={step} shelves={shelves} />
-        ) : (
-          <Words>Write it as it stands on the paper. It is judged for this piece; nothing is calculated in its place.</Words>
-        )}
+        {proven ? <ProvenWords proven={proven} piece={piece} step={step} shelves={shelves} /> : <Words>{GIVEN_SCREEN.writeStandsPaper}</Words>}
         <DraftOffer draft={draft} onTake={change} />
         {!proven && <PaperUnits as={as} onChange={(next) => change({ as: next })} />}
         <PaperRows rows={rows} as={as} fault={fault} onChange={(next) => change({ rows: next })} />
         <Words size="label" tone="muted">
-          A rate left empty is as fast as the kiln can. A figure with its own unit, such as 1480 °F or 1 h 30, means that.
+          {GIVEN_SCREEN.rateLeftEmpty}
         </Words>
         {doubt !== '' && (
           <Notice tone="warn" testID="paper-doubt">
@@ -102,23 +100,23 @@ export function GivenScreen({ piece, step, shelves, proven }: GivenScreenProps) 
         )}
       </View>
       {!proven && (
-        <Fold title="Paste it, or take it from a file" about="lines of text, or a table from a spreadsheet" testID="paper-paste">
+        <Fold title={GIVEN_SCREEN.pasteTakeFile} about={GIVEN_SCREEN.linesTextTable} testID="paper-paste">
           {() => (
             <>
               <Field
-                label="Pasted"
+                label={GIVEN_SCREEN.pasted}
                 value={pasted}
                 onChange={setPasted}
                 multiline
                 error={fault?.path === 'pasted' ? fault.message : undefined}
-                hint="such as '1. 270 1067 30', a line for each segment"
+                hint={GIVEN_SCREEN.suchLineEach}
                 testID="paper-pasted"
               />
               <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
-                <Action kind="second" title="Take it in" disabled={pasted.trim() === ''} testID="paper-take" onPress={() => takeIn(pasted)} />
+                <Action kind="second" title={GIVEN_SCREEN.takeItIn} disabled={pasted.trim() === ''} testID="paper-take" onPress={() => takeIn(pasted)} />
                 <FileChoice
                   kind="second"
-                  title="A file"
+                  title={GIVEN_SCREEN.aFile}
                   accept=".csv,.txt,text/csv,text/plain"
                   testID="paper-file"
                   onFiles={([file]) => void file.text().then(takeIn)}
@@ -129,13 +127,13 @@ export function GivenScreen({ piece, step, shelves, proven }: GivenScreenProps) 
         </Fold>
       )}
       <View style={{ padding: space.large, gap: space.small }}>
-        <Action title={given.working ? 'Judging …' : 'Judge it for this piece'} disabled={given.working} testID="paper-judge" onPress={() => void judge()} />
+        <Action title={given.working ? WORDS.judging : GIVEN_SCREEN.judgePiece} disabled={given.working} testID="paper-judge" onPress={() => void judge()} />
         {given.problem && <Notice tone="warn">{given.problem.message}</Notice>}
         {judged && <JudgedHere judged={judged} proven={proven} />}
         {judged && (
           <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
             <Action
-              title="Take it for this firing"
+              title={GIVEN_SCREEN.takeFiring}
               disabled={given.working}
               testID="paper-keep"
               onPress={() =>
@@ -146,12 +144,12 @@ export function GivenScreen({ piece, step, shelves, proven }: GivenScreenProps) 
                 })
               }
             />
-            <Action kind="second" title="Not this one" testID="paper-leave" onPress={() => router.replace(`/pieces/${piece.id}`)} />
+            <Action kind="second" title={GIVEN_SCREEN.notThisOne} testID="paper-leave" onPress={() => router.replace(`/pieces/${piece.id}`)} />
           </View>
         )}
       </View>
       {!proven && (
-        <Fold title="From a firing that came out right" about="run again on this piece, with what differs and what that does" testID="proven">
+        <Fold title={GIVEN_SCREEN.firingCameOut} about={GIVEN_SCREEN.runAgainPiece} testID="proven">
           {() => <Proven onChosen={(id) => router.push(`/pieces/${piece.id}/given?step=${step.id}&from=${id}`)} />}
         </Fold>
       )}
@@ -166,9 +164,9 @@ function ProvenWords({ proven, piece, step, shelves }: Omit<GivenScreenProps, 'p
   const differs = outdatedBy(piece.doc, step.id, shelves, schedule.snapshot, units);
   return (
     <View style={{ gap: space.small }}>
-      <Words>{`As it ran on '${firing.pieceName}', ${RECIPES[firing.look].name.toLowerCase()} in ${schedule.snapshot.kilnName}. It can be changed here before it is judged.`}</Words>
+      <Words>{GIVEN_SCREEN.ranCanChanged(firing.pieceName, RECIPES[firing.look].name.toLowerCase(), schedule.snapshot.kilnName)}</Words>
       <Notice tone="plain" testID="proven-differs">
-        {differs.length === 0 ? 'What was fired then and what lies here are the same.' : differs.join(' ')}
+        {differs.length === 0 ? GIVEN_SCREEN.whatFiredThen : differs.join(' ')}
       </Notice>
     </View>
   );

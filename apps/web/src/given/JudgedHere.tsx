@@ -10,6 +10,7 @@ import { space } from '@/theme/theme';
 import { Notice } from '@/ui/Notice';
 import { SideBySide } from '@/ui/SideBySide';
 import { Words } from '@/ui/Words';
+import { JUDGED_HERE } from './words';
 
 export interface GivenHere extends Given {
   /** The closed kiln was put at its end. */
@@ -28,18 +29,16 @@ export function JudgedHere({ judged: { snapshot, segments, evaluation, closes },
   const then = proven && { firing: proven.schedule.snapshot.firing, evaluation: asRun(proven).evaluation };
   return (
     <View style={{ gap: space.small }} testID="paper-judged">
-      {closes && (
-        <Words testID="paper-closes">{`After its last row the closed kiln cools by itself to ${text(formatTemperature(openingTemperature(firing), units.temperature))}.`}</Words>
-      )}
+      {closes && <Words testID="paper-closes">{JUDGED_HERE.afterLastRow(text(formatTemperature(openingTemperature(firing), units.temperature)))}</Words>}
       <Notice tone={broken.length > 0 || stalled ? 'warn' : 'plain'} testID={broken.length > 0 || stalled ? 'paper-breaks' : 'paper-keeps'}>
         {stalled
-          ? `The kiln would get no further than ${text(formatTemperature(stalled.at_C, units.temperature))}.`
+          ? JUDGED_HERE.kilnWouldGet(text(formatTemperature(stalled.at_C, units.temperature)))
           : broken.length === 0
-            ? 'For this piece it keeps every limit.'
-            : `For this piece it breaks ${broken.length === 1 ? 'a limit' : `${broken.length} limits`}. ${said.join(' ')}`}
+            ? JUDGED_HERE.pieceKeepsEvery
+            : JUDGED_HERE.pieceBreaks(broken.length, said.join(' '))}
       </Notice>
       {then ? (
-        <SideBySide heads={['as it was there', 'here']} rows={consequences(then, { firing, evaluation }, units)} testID="proven-figures" />
+        <SideBySide heads={[JUDGED_HERE.asItWas, 'here']} rows={consequences(then, { firing, evaluation }, units)} testID="proven-figures" />
       ) : (
         verdictOf(firing, evaluation, units, segments)
           .filter((sentence) => !IN_FULL.test(sentence))

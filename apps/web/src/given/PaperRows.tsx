@@ -8,12 +8,13 @@ import { Choice } from '@/ui/Choice';
 import { Field } from '@/ui/Field';
 import { Words } from '@/ui/Words';
 import { COLUMNS, EMPTY_ROW } from './written';
+import { PAPER_ROWS } from './words';
 
 export function PaperUnits({ as, onChange }: { as: PaperAs; onChange(as: PaperAs): void }) {
   return (
     <>
       <Choice<TemperatureUnit>
-        label="Degrees"
+        label={PAPER_ROWS.degrees}
         value={as.unit}
         options={[
           { value: 'C', title: '°C' },
@@ -23,18 +24,18 @@ export function PaperUnits({ as, onChange }: { as: PaperAs; onChange(as: PaperAs
         testID="paper-unit"
       />
       <Choice<PaperAs['rateAs']>
-        label="Rates are"
+        label={PAPER_ROWS.ratesAre}
         value={as.rateAs}
         options={[
-          { value: 'perHour', title: 'an hour' },
-          { value: 'perMinute', title: 'a minute' },
-          { value: 'minutes', title: 'minutes to go' },
+          { value: 'perHour', title: PAPER_ROWS.anHour },
+          { value: 'perMinute', title: PAPER_ROWS.aMinute },
+          { value: 'minutes', title: PAPER_ROWS.minutesToGo },
         ]}
         onChange={(rateAs) => onChange({ ...as, rateAs })}
         testID="paper-rate"
       />
       <Choice<PaperAs['holdAs']>
-        label="Holds are"
+        label={PAPER_ROWS.holdsAre}
         value={as.holdAs}
         options={[
           { value: 'minutes', title: 'minutes' },
@@ -60,7 +61,7 @@ export function PaperRows({ rows, as, fault, onChange }: PaperRowsProps) {
   const titles = { rate: RATES[as.rateAs], target: `°${as.unit}`, hold: HOLDS[as.holdAs] };
   return (
     <>
-      <View role="group" aria-label="Rows" style={{ gap: space.small }} testID="paper-rows">
+      <View role="group" aria-label={PAPER_ROWS.rows} style={{ gap: space.small }} testID="paper-rows">
         {rows.map((row, i) => (
           <View key={i}>
             <View style={{ flexDirection: 'row', alignItems: 'flex-end', gap: space.small }}>
@@ -79,7 +80,7 @@ export function PaperRows({ rows, as, fault, onChange }: PaperRowsProps) {
               <Action
                 kind="plain"
                 title="×"
-                label={`Take row ${i + 1} away`}
+                label={PAPER_ROWS.takeRowAway(i + 1)}
                 disabled={rows.length === 1}
                 testID={`paper-${i}-away`}
                 onPress={() => onChange(rows.toSpliced(i, 1))}

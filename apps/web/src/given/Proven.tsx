@@ -10,6 +10,7 @@ import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Field } from '@/ui/Field';
 import { Words } from '@/ui/Words';
+import { PROVEN } from './words';
 
 const SHOWN_AT_MOST = 12;
 
@@ -21,13 +22,19 @@ export function Proven({ onChosen }: { onChosen(firingId: string): void }) {
   const found = query.data?.pages[0]?.firings.slice(0, SHOWN_AT_MOST);
   return (
     <View style={{ gap: space.small }}>
-      <Field label="Piece, note or glass" value={typed} onChange={setTyped} testID="proven-search" />
-      {found?.length === 0 && <Words tone="muted">{typed === '' ? 'No firing marked right yet.' : 'None of those that came out right.'}</Words>}
+      <Field label={PROVEN.pieceNoteGlass} value={typed} onChange={setTyped} testID="proven-search" />
+      {found?.length === 0 && <Words tone="muted">{typed === '' ? PROVEN.noFiringMarked : PROVEN.noneThoseCame}</Words>}
       {found?.map((firing) => (
         <Action
           key={firing.id}
           kind="second"
-          title={`${firing.pieceName}, ${RECIPES[firing.look].name.toLowerCase()}: ${text(formatTemperature(firing.ran_C, units.temperature))} for ${text(formatDuration(firing.ran_s))}, ${format(firing.firedAt, 'd MMM yyyy')}`}
+          title={PROVEN.for(
+            firing.pieceName,
+            RECIPES[firing.look].name.toLowerCase(),
+            text(formatTemperature(firing.ran_C, units.temperature)),
+            text(formatDuration(firing.ran_s)),
+            format(firing.firedAt, 'd MMM yyyy'),
+          )}
           testID="proven-firing"
           onPress={() => onChosen(firing.id)}
         />

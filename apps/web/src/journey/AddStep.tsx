@@ -8,6 +8,8 @@ import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Words } from '@/ui/Words';
 import type { Layup } from '@/layup/useLayup';
+import { ADD_STEP } from './words';
+import { WORDS } from '@/ui/said';
 
 export interface AddStepProps {
   layup: Layup;
@@ -35,10 +37,10 @@ export function AddStep(props: AddStepProps) {
   return (
     <View style={{ gap: space.hair, paddingVertical: space.small }} testID="add-kinds">
       <Words size="label" tone="muted">
-        {place < layup.doc.journey.length ? `After step ${place} comes` : 'Next comes'}
+        {place < layup.doc.journey.length ? ADD_STEP.afterStepComes(place) : ADD_STEP.nextComes}
       </Words>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
-        <Action title="Firing" testID="add-fire" onPress={onFire} />
+        <Action title={WORDS.firing} testID="add-fire" onPress={onFire} />
         {KINDS.map((kind) => (
           <Action
             key={kind}

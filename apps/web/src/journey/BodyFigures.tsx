@@ -30,13 +30,14 @@ import { FigureBlock } from '@/ui/FigureBlock';
 import { Hidden } from '@/ui/Hidden';
 import { Notice } from '@/ui/Notice';
 import { Words } from '@/ui/Words';
+import { BODY_FIGURES } from './words';
 
 const RIM = {
-  'runs-out': (rest: string) => `Thicker than ${rest}: at full fuse it spreads at the rim unless dammed.`,
-  'draws-in': (rest: string) => `Thinner than ${rest}: at full fuse the rim draws in and thickens.`,
-  stays: (rest: string) => `Near ${rest}: the rim hardly moves.`,
-  fills: () => 'At full fuse it fills its dam.',
-  opens: (rest: string) => `A film of grains, far thinner than ${rest}: hot, it draws together into lace or islands. Its outline stays.`,
+  'runs-out': (rest: string) => BODY_FIGURES.thickerThanFull(rest),
+  'draws-in': (rest: string) => BODY_FIGURES.thinnerThanFull(rest),
+  stays: (rest: string) => BODY_FIGURES.nearRimHardly(rest),
+  fills: () => BODY_FIGURES.fullFuseFills,
+  opens: (rest: string) => BODY_FIGURES.filmGrainsFar(rest),
   wavers: (rest: string, back: string) => inDamSentence('wavers', rest, back),
   scallops: (rest: string, back: string) => inDamSentence('scallops', rest, back),
 } as const;
@@ -64,7 +65,7 @@ function contactWords(body: BodyNow, shelves: Shelves): string {
   const words = touchingWords(body, (glassId) => glassName(shelves, glassId));
   if (words.length === 0) return '';
   const more = words.length - CONTACTS_NAMED;
-  return `Touching: ${words.slice(0, CONTACTS_NAMED).join(', ')}${more > 0 ? ` and ${more} more` : ''}.`;
+  return BODY_FIGURES.touching(words.slice(0, CONTACTS_NAMED).join(', '), more);
 }
 
 /** The three figures of a body: how thick it is, what it weighs, where its rim goes. A tap shows all three in the other units. */
@@ -85,7 +86,7 @@ export function BodyFigures({ body, next, work_perPa, shelves }: Pick<BodyFigure
     const most = formatLength(depth.max_m, length);
     const by = formatLength(moves_m, length);
     return {
-      deep: even ? most : { figure: `${formatLength(depth.min_m, length).figure} to ${most.figure}`, unit: length },
+      deep: even ? most : { figure: BODY_FIGURES.to(formatLength(depth.min_m, length).figure, most.figure), unit: length },
       heavy: formatMass(mass_kg, mass),
       moves: { ...by, figure: moves_m > 0 ? `+${by.figure}` : by.figure },
     };
@@ -99,13 +100,18 @@ export function BodyFigures({ body, next, work_perPa, shelves }: Pick<BodyFigure
       {...({ dataSet: { turned: String(turned) } } as object)}
       testID="figures"
     >
-      <FigureBlock label="thickness" wide={!even} value={shown.deep} testID="figure-depth" />
-      <FigureBlock label="mass" value={shown.heavy} testID="figure-mass" />
+      <FigureBlock label={BODY_FIGURES.thickness} wide={!even} value={shown.deep} testID="figure-depth" />
+      <FigureBlock label={BODY_FIGURES.mass} value={shown.heavy} testID="figure-mass" />
       {!takesOtherForm(next) && (
-        <FigureBlock label="rim moves" value={shown.moves} note={isForFiring ? 'in this firing' : 'if left to flow'} testID="figure-rim" />
+        <FigureBlock
+          label={BODY_FIGURES.rimMoves}
+          value={shown.moves}
+          note={isForFiring ? BODY_FIGURES.inThisFiring : BODY_FIGURES.ifLeftFlow}
+          testID="figure-rim"
+        />
       )}
       <Hidden>
-        <Words>{`, or ${[others.deep, others.heavy, ...(takesOtherForm(next) ? [] : [others.moves])].map(text).join(', ')}`}</Words>
+        <Words>{BODY_FIGURES.or([others.deep, others.heavy, ...(takesOtherForm(next) ? [] : [others.moves])].map(text).join(', '))}</Words>
       </Hidden>
     </Pressable>
   );
@@ -139,7 +145,7 @@ export function BodyHistory({ body, after, next, turns, shelves }: Omit<BodyFigu
       )}
       <Words size="label" testID="rim-words">
         {next && takesOtherForm(next)
-          ? `A ${RECIPES[next.look].name.toLowerCase()} takes another form: see its schedule.`
+          ? BODY_FIGURES.anotherForm(RECIPES[next.look].name.toLowerCase())
           : RIM[afterFiring.tendency](
               ...([afterFiring.naturalDepth_m, -afterFiring.rimMoves_m].map((one) => text(formatLength(one, units.length))) as [string, string]),
             )}
@@ -152,7 +158,7 @@ export function BodyHistory({ body, after, next, turns, shelves }: Omit<BodyFigu
 export function historyVerdict({ body, turns, shelves }: Pick<BodyFiguresProps, 'body' | 'turns' | 'shelves'>, units: Units): string {
   const made = bodyOf(body, namedGlasses(shelves));
   const [heat] = made.ok && made.value.body.glasses.length > 0 ? heatWords(turns, made.value.body, units, broughtBy(body.layers, shelves)) : [];
-  return heat?.replace(/\.$/, '') ?? 'not fired yet';
+  return heat?.replace(/\.$/, '') ?? BODY_FIGURES.notFiredYet;
 }
 
 /** What touches what; empty where one glass lies alone. */

@@ -4,19 +4,20 @@ import { useTheme } from '@/theme/ThemeContext';
 import { TARGET, space } from '@/theme/theme';
 import { Words } from '@/ui/Words';
 import { spaceChooses } from '@/ui/spaceChooses';
+import { BODY_VIEWS } from './words';
 
 export type BodyView = 'side' | 'above' | 'thick';
 
 const VIEWS: readonly { value: BodyView; title: string }[] = [
-  { value: 'side', title: 'From the side' },
-  { value: 'above', title: 'From above' },
-  { value: 'thick', title: 'How thick' },
+  { value: 'side', title: BODY_VIEWS.fromTheSide },
+  { value: 'above', title: BODY_VIEWS.fromAbove },
+  { value: 'thick', title: BODY_VIEWS.howThick },
 ];
 
 export function BodyViews({ value, onChange }: { value: BodyView; onChange(view: BodyView): void }) {
   const { colours } = useTheme();
   return (
-    <View role="radiogroup" aria-label="Looked at" style={{ flexDirection: 'row', backgroundColor: colours.surface }}>
+    <View role="radiogroup" aria-label={BODY_VIEWS.lookedAt} style={{ flexDirection: 'row', backgroundColor: colours.surface }}>
       {VIEWS.map((view) => {
         const chosen = view.value === value;
         return (

@@ -6,12 +6,14 @@ import { useUnits } from '@/data/FormUnits';
 import { Choice } from '@/ui/Choice';
 import { Count, Length } from '@/layup/HandSteppers';
 import { SHAPES, SHAPE_TITLES } from '@/layup/pieceEntry';
+import { CUT_FIELDS } from './words';
+import { WORDS } from '@/ui/said';
 
 const CUT_TITLES: { value: Cutting['to']; title: string }[] = [
-  { value: 'outline', title: 'To an outline' },
-  { value: 'strips', title: 'Strips' },
-  { value: 'segments', title: 'Segments' },
-  { value: 'slice', title: 'A slice off a face' },
+  { value: 'outline', title: CUT_FIELDS.toAnOutline },
+  { value: 'strips', title: WORDS.strips },
+  { value: 'segments', title: WORDS.segments },
+  { value: 'slice', title: CUT_FIELDS.sliceOffFace },
 ];
 
 const usualCut = (length: LengthUnit): { [K in Cutting['to']]: Extract<Cutting, { to: K }> } => ({
@@ -27,24 +29,24 @@ export function CutFields({ step, change }: { step: Extract<BenchStep, { kind: '
   const set = (next: Cutting, what: string): void => change({ ...step, cut: next }, what);
   return (
     <>
-      <Choice label="Cut" value={cut.to} options={CUT_TITLES} onChange={(to) => to !== cut.to && set(usualCut(length)[to], 'cut')} testID="cut" />
+      <Choice label={CUT_FIELDS.cut} value={cut.to} options={CUT_TITLES} onChange={(to) => to !== cut.to && set(usualCut(length)[to], 'cut')} testID="cut" />
       {cut.to === 'outline' && <OutlineFields cut={cut} set={set} />}
       {cut.to === 'strips' && (
         <>
           <Length
-            label="wide"
-            name="A strip"
+            label={CUT_FIELDS.wide}
+            name={CUT_FIELDS.aStrip}
             value_m={cut.strip_m}
             range={STRIP_RANGE_M}
             onValue={(strip_m) => set({ ...cut, strip_m }, 'strip')}
             testID="strip"
           />
           <Choice
-            label="Laid again"
+            label={CUT_FIELDS.laidAgain}
             value={cut.stand}
             options={[
-              { value: 'flat', title: 'Flat, side by side' },
-              { value: 'onEdge', title: 'On edge' },
+              { value: 'flat', title: CUT_FIELDS.flatSideSide },
+              { value: 'onEdge', title: CUT_FIELDS.onEdge },
             ]}
             onChange={(stand) => set({ ...cut, stand }, 'stand')}
             testID="stand"
@@ -53,8 +55,8 @@ export function CutFields({ step, change }: { step: Extract<BenchStep, { kind: '
       )}
       {cut.to === 'segments' && (
         <Count
-          label="number"
-          name="The number of segments"
+          label={CUT_FIELDS.number}
+          name={CUT_FIELDS.numberSegments}
           value={cut.count}
           range={SEGMENTS_RANGE}
           onValue={(count) => set({ ...cut, count }, 'count')}
@@ -63,10 +65,10 @@ export function CutFields({ step, change }: { step: Extract<BenchStep, { kind: '
       )}
       {cut.to === 'slice' && (
         <>
-          <Choice label="From the" value={cut.face} options={FACES} onChange={(face) => set({ ...cut, face }, 'face')} testID="slice-face" />
+          <Choice label={CUT_FIELDS.fromThe} value={cut.face} options={FACES} onChange={(face) => set({ ...cut, face }, 'face')} testID="slice-face" />
           <Length
-            label="deep"
-            name="The slice"
+            label={CUT_FIELDS.deep}
+            name={CUT_FIELDS.theSlice}
             value_m={cut.depth_m}
             range={OFF_RANGE_M}
             onValue={(depth_m) => set({ ...cut, depth_m }, 'depth')}
@@ -74,7 +76,14 @@ export function CutFields({ step, change }: { step: Extract<BenchStep, { kind: '
           />
         </>
       )}
-      <Length label="kerf" name="The kerf" value_m={step.kerf_m} range={KERF_RANGE_M} onValue={(kerf_m) => change({ ...step, kerf_m }, 'kerf')} testID="kerf" />
+      <Length
+        label={CUT_FIELDS.kerf}
+        name={CUT_FIELDS.theKerf}
+        value_m={step.kerf_m}
+        range={KERF_RANGE_M}
+        onValue={(kerf_m) => change({ ...step, kerf_m }, 'kerf')}
+        testID="kerf"
+      />
     </>
   );
 }
@@ -93,7 +102,7 @@ function OutlineFields({ cut, set }: { cut: Extract<Cutting, { to: 'outline' }>;
   return (
     <>
       <Choice
-        label="Outline"
+        label={CUT_FIELDS.outline}
         value={outline.shape === 'polygon' ? null : outline.shape}
         options={SHAPES.map((value) => ({ value, title: SHAPE_TITLES[value] }))}
         onChange={(shape) => shape !== outline.shape && set({ ...cut, outline: shapes[shape] }, 'outline')}
@@ -101,8 +110,8 @@ function OutlineFields({ cut, set }: { cut: Extract<Cutting, { to: 'outline' }>;
       />
       {(outline.shape === 'disc' || outline.shape === 'ring') && (
         <Length
-          label="across"
-          name="The outline"
+          label={CUT_FIELDS.across}
+          name={CUT_FIELDS.theOutline}
           value_m={outline.diameter_m}
           range={SIZE_RANGE}
           onValue={(diameter_m) => set({ ...cut, outline: { ...outline, diameter_m } }, 'across')}
@@ -111,8 +120,8 @@ function OutlineFields({ cut, set }: { cut: Extract<Cutting, { to: 'outline' }>;
       )}
       {outline.shape === 'ring' && (
         <Length
-          label="hole"
-          name="The hole"
+          label={CUT_FIELDS.hole}
+          name={CUT_FIELDS.theHole}
           value_m={outline.inner_m}
           range={{ ...SIZE_RANGE, most: Math.min(SIZE_RANGE.most, outline.diameter_m - 0.005) }}
           onValue={(inner_m) => set({ ...cut, outline: { ...outline, inner_m } }, 'hole')}
@@ -122,16 +131,16 @@ function OutlineFields({ cut, set }: { cut: Extract<Cutting, { to: 'outline' }>;
       {(outline.shape === 'rectangle' || outline.shape === 'oval') && (
         <>
           <Length
-            label="wide"
-            name="The width"
+            label={CUT_FIELDS.wide}
+            name={WORDS.theWidth}
             value_m={outline.width_m}
             range={SIZE_RANGE}
             onValue={(width_m) => set({ ...cut, outline: { ...outline, width_m } }, 'width')}
             testID="outline-width"
           />
           <Length
-            label="long"
-            name="The length"
+            label={CUT_FIELDS.long}
+            name={WORDS.theLength}
             value_m={outline.length_m}
             range={SIZE_RANGE}
             onValue={(length_m) => set({ ...cut, outline: { ...outline, length_m } }, 'length')}

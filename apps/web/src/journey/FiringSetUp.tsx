@@ -27,6 +27,8 @@ import { Stuck } from '@/planner/Stuck';
 import { doneUntil } from './doneUntil';
 import { StepMoves } from './StepMoves';
 import type { Layup } from '@/layup/useLayup';
+import { FIRING_SET_UP } from './words';
+import { WORDS } from '@/ui/said';
 
 export interface FiringSetUpProps {
   step: PlannedStep;
@@ -63,13 +65,22 @@ export function FiringSetUp({ step, layup, piece, shelves, beside, isOutdated, a
   const work = mine?.segments[hottestSegment(mine.segments)];
   const summary =
     mine && work
-      ? `${text(formatTemperature(work.target_C, temperatureUnit))} for ${text(formatDuration(work.hold_s))} · ${text(formatDuration(mine.result.simulation.total_s))} in all · ${mine.snapshot.kilnName}`
-      : 'Reading …';
+      ? FIRING_SET_UP.forInAll(
+          text(formatTemperature(work.target_C, temperatureUnit)),
+          text(formatDuration(work.hold_s)),
+          text(formatDuration(mine.result.simulation.total_s)),
+          mine.snapshot.kilnName,
+        )
+      : FIRING_SET_UP.reading;
   return (
     <View style={{ gap: space.small }}>
       {mine && (
         <Words size="label" tone="muted">
-          {mine.origin !== 'edited' ? 'Schedule as calculated' : step.computedId === null ? 'Schedule typed in' : 'Schedule calculated, then changed by hand'}
+          {mine.origin !== 'edited'
+            ? FIRING_SET_UP.scheduleAsCalculated
+            : step.computedId === null
+              ? FIRING_SET_UP.scheduleTypedIn
+              : FIRING_SET_UP.scheduleCalculatedThen}
         </Words>
       )}
       {step.setup.form && (
@@ -79,7 +90,7 @@ export function FiringSetUp({ step, layup, piece, shelves, beside, isOutdated, a
         <Link href={runHref(piece.id, step.id)} style={{ display: 'flex', textDecorationLine: 'none' }} testID="open-run">
           <View style={{ flex: 1, backgroundColor: colours.surface, padding: space.medium, minHeight: TARGET, ...hatched(colours, isOutdated) }}>
             <Words bold tone="touch">
-              Run sheet ›
+              {FIRING_SET_UP.runSheet}
             </Words>
             <Words size="label" tone="muted">
               {summary}
@@ -89,14 +100,14 @@ export function FiringSetUp({ step, layup, piece, shelves, beside, isOutdated, a
       )}
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
         {step.scheduleId !== null && (
-          <Action kind="second" title="Key in" testID="piece-key-in" onPress={() => router.push(runHref(piece.id, step.id, 'key-in'))} />
+          <Action kind="second" title={WORDS.keyIn} testID="piece-key-in" onPress={() => router.push(runHref(piece.id, step.id, 'key-in'))} />
         )}
-        <Action kind="second" title="Change firing" testID="change-step" onPress={() => router.push(planHref(piece.id, { step: step.id }))} />
+        <Action kind="second" title={FIRING_SET_UP.changeFiring} testID="change-step" onPress={() => router.push(planHref(piece.id, { step: step.id }))} />
         <StepMoves layup={layup} step={step} />
       </View>
       {piece.fired[step.id] !== undefined && <AnnealAgain layup={layup} pieceId={piece.id} step={step} shelves={shelves} onOpen={onOpen} />}
       {piece.fired[step.id] !== undefined && <Stuck layup={layup} pieceId={piece.id} step={step} shelves={shelves} onOpen={onOpen} />}
-      <Measured key={step.measured?.down_m ?? 'as planned'} step={step} layup={layup} planned_m={shapingDown(mine?.snapshot.firing.setup.shaping)} />
+      <Measured key={step.measured?.down_m ?? WORDS.asPlanned} step={step} layup={layup} planned_m={shapingDown(mine?.snapshot.firing.setup.shaping)} />
       {problem && (
         <Notice tone="warn" testID="plan-problem">
           {problem.message}
@@ -114,7 +125,7 @@ function Measured({ step, layup, planned_m }: { step: Step; layup: Layup; planne
   if (planned_m === null) return null;
   const keep = (): void => {
     if (typed.trim() === '') return layup.edit(tellMeasured(layup.doc, step.id, null));
-    const down = readFigure(typed, { of: LENGTH, name: 'It', range: { least: 0, most: 1 } }, units);
+    const down = readFigure(typed, { of: LENGTH, name: FIRING_SET_UP.it, range: { least: 0, most: 1 } }, units);
     setError(down.ok ? undefined : down.problem.message);
     if (down.ok) layup.edit(tellMeasured(layup.doc, step.id, down.value));
   };
@@ -122,15 +133,15 @@ function Measured({ step, layup, planned_m }: { step: Step; layup: Layup; planne
     <View style={{ flexDirection: 'row', alignItems: 'flex-end', gap: space.small }}>
       <View style={{ flex: 1 }}>
         <Field
-          label="Came down by, where it fell short"
-          hint={`planned: ${text(formatLength(planned_m, units.length))}; the next firing goes on from there`}
+          label={FIRING_SET_UP.cameDownWhere}
+          hint={FIRING_SET_UP.plannedNextFiring(text(formatLength(planned_m, units.length)))}
           value={typed}
           onChange={setTyped}
           error={error}
           testID="measured"
         />
       </View>
-      <Action kind="second" title="Keep" label="Keep how far it came down" testID="keep-measured" onPress={keep} />
+      <Action kind="second" title={WORDS.keep} label={FIRING_SET_UP.keepHowFar} testID="keep-measured" onPress={keep} />
     </View>
   );
 }

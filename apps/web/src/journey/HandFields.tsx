@@ -11,6 +11,7 @@ import { Field } from '@/ui/Field';
 import { Stepper } from '@/ui/Stepper';
 import { clamp, stepFrom } from '@/ui/stepFrom';
 import { CutFields } from './CutFields';
+import { HAND_FIELDS } from './words';
 
 export interface HandFieldsProps {
   step: LayStep | BenchStep;
@@ -23,9 +24,9 @@ export function HandFields({ step, shelves, pieceId, change }: HandFieldsProps) 
   if (step.kind === 'lay')
     return (
       <Choice
-        label="Laid"
+        label={HAND_FIELDS.laid}
         value={step.side}
-        options={LAY_SIDES.map((value) => ({ value, title: value === 'above' ? 'On top' : 'Under it' }))}
+        options={LAY_SIDES.map((value) => ({ value, title: value === 'above' ? HAND_FIELDS.onTop : HAND_FIELDS.underIt }))}
         onChange={(side) => change({ ...step, side }, 'side')}
         testID="side"
       />

@@ -27,6 +27,7 @@ import { HandFields } from './HandFields';
 import { StepMoves } from './StepMoves';
 import { StepTold } from './StepTold';
 import type { Layup } from '@/layup/useLayup';
+import { HAND_STEP } from './words';
 
 export interface HandStepProps {
   layup: Layup;
@@ -56,7 +57,7 @@ export function HandStep({ layup, pieceId, shelves, after, isDone }: HandStepPro
           {taken.map(({ as, mass_kg }) => (
             <FigureBlock key={as} label={TAKEN_NAMES[as]} value={formatMass(mass_kg, units.mass)} testID={`taken-${as}`} />
           ))}
-          <FigureBlock label="mass left" value={formatMass(mass, units.mass)} testID="mass-left" />
+          <FigureBlock label={HAND_STEP.massLeft} value={formatMass(mass, units.mass)} testID="mass-left" />
         </View>
       )}
       {caution && (
@@ -66,7 +67,7 @@ export function HandStep({ layup, pieceId, shelves, after, isDone }: HandStepPro
       )}
       <Tick
         on={isDone}
-        title={isDone && step.doneAt === undefined ? 'Done, since what comes after it is' : 'Done'}
+        title={isDone && step.doneAt === undefined ? HAND_STEP.doneSinceWhat : HAND_STEP.done}
         testID="step-done"
         onPress={() => layup.edit(tellDone(doc, step.id, step.doneAt === undefined ? Date.now() : null))}
       />
@@ -76,7 +77,7 @@ export function HandStep({ layup, pieceId, shelves, after, isDone }: HandStepPro
       </View>
       {step.kind === 'clean' && step.off === 'scale' && firingsOf(doc).some(({ look }) => RECIPES[look].group === 'thick') && (
         <Words size="label" tone="muted">
-          Scale that is left falls into the glass at the next firing: knock and wipe the ring clean, and line it again.
+          {HAND_STEP.scaleLeftFalls}
         </Words>
       )}
     </View>

@@ -12,6 +12,8 @@ import { Action } from '@/ui/Action';
 import { Hidden } from '@/ui/Hidden';
 import { WarningSign } from '@/ui/Notice';
 import { Words } from '@/ui/Words';
+import { JOURNEY_STRIP } from './words';
+import { WORDS } from '@/ui/said';
 
 export interface StripStep extends AfterStep {
   drawn: DrawnBody;
@@ -32,8 +34,8 @@ export interface JourneyStripProps {
 }
 
 const TILE = { width: 84, height: 52 } as const;
-const CAME_WORDS = { short: 'fell short', past: 'too far', open: 'in the kiln' } as const;
-const STANDS_WORDS = { done: 'done', toCome: 'to come' } as const;
+const CAME_WORDS = { short: JOURNEY_STRIP.fellShort, past: JOURNEY_STRIP.tooFar, open: WORDS.inTheKiln } as const;
+const STANDS_WORDS = { done: 'done', toCome: JOURNEY_STRIP.toCome } as const;
 /** Less is not told of one step, kg. */
 const LEAST_TOLD_KG = 5e-5;
 
@@ -48,7 +50,7 @@ export function JourneyStrip({ steps, chosen, onChoose, onAdd }: JourneyStripPro
     row.scrollLeft += own.left - all.left - (all.width - own.width) / 2;
   }, [chosen, steps.length]);
   return (
-    <View ref={scroll} role="list" aria-label="Journey, step after step">
+    <View ref={scroll} role="list" aria-label={JOURNEY_STRIP.journeyStepAfter}>
       <ScrollView
         horizontal
         showsHorizontalScrollIndicator={false}
@@ -61,7 +63,7 @@ export function JourneyStrip({ steps, chosen, onChoose, onAdd }: JourneyStripPro
           </Fragment>
         ))}
         <View role="listitem" style={{ justifyContent: 'center' }}>
-          <Action kind="second" title="+ Step" label="+ Step of its journey" testID="journey-add" onPress={onAdd} />
+          <Action kind="second" title="+ Step" label={JOURNEY_STRIP.stepJourney} testID="journey-add" onPress={onAdd} />
         </View>
       </ScrollView>
     </View>

@@ -35,6 +35,8 @@ import { Notice } from '@/ui/Notice';
 import { Tick } from '@/ui/Tick';
 import { Words } from '@/ui/Words';
 import { broughtBy } from './BodyFigures';
+import { KEEP_MADE } from './words';
+import { WORDS } from '@/ui/said';
 
 export interface KeepMadeProps {
   piece: { id: string; name: string };
@@ -59,14 +61,9 @@ export function KeepMade({ piece, after, turns, shelves }: KeepMadeProps) {
       {before.map((made) => (
         <View key={made.id} style={{ flexDirection: 'row', alignItems: 'center', gap: space.small }} testID={`kept-made-${made.id}`}>
           <StripedSwatch shelves={shelves} made={made} />
-          <Action
-            kind="plain"
-            title={made.name}
-            label={`${made.name}, made glass from this piece: open it`}
-            onPress={() => router.push(`/shelves/made/${made.id}`)}
-          />
+          <Action kind="plain" title={made.name} label={KEEP_MADE.madeGlassPiece(made.name)} onPress={() => router.push(`/shelves/made/${made.id}`)} />
           <Words size="label" tone="muted">
-            {[`made glass from this, ${madeSize(made, units)}`, ...(stock ? [leftWords(stock(made).left_kg, made, units)] : [])].join(', ')}
+            {[KEEP_MADE.madeGlass(madeSize(made, units)), ...(stock ? [leftWords(stock(made).left_kg, made, units)] : [])].join(', ')}
           </Words>
         </View>
       ))}
@@ -81,13 +78,7 @@ export function KeepMade({ piece, after, turns, shelves }: KeepMadeProps) {
         />
       ) : (
         <View style={{ alignItems: 'flex-start' }}>
-          <Action
-            kind="second"
-            title="Keep as made glass"
-            label="Keep as made glass, to be cut and laid in other pieces"
-            testID="keep-made"
-            onPress={() => setOpen(true)}
-          />
+          <Action kind="second" title={KEEP_MADE.keepMadeGlass} label={KEEP_MADE.keepMadeGlassCut} testID="keep-made" onPress={() => setOpen(true)} />
         </View>
       )}
     </View>
@@ -130,7 +121,7 @@ function usualOf(form: MadeForm, out: Yield, { length }: Units): Pick<Entry, 'th
 /** Less than this share of a piece is not kept by itself. */
 const WORTH = 0.02;
 
-const THICKNESS: Partial<Record<MadeForm, string>> = { cane: 'Across', frit: 'Grain' };
+const THICKNESS: Partial<Record<MadeForm, string>> = { cane: KEEP_MADE.across, frit: KEEP_MADE.grain };
 const { count: COUNTS, thickness_m: THICK, length_m: LONG, mass_kg: HEAVY } = MADE_RANGES;
 
 const KeepInUnits = inFormUnits(KeepForm);
@@ -161,13 +152,13 @@ function KeepForm({ piece, out, shelves, heat, stepWords, isLoose, there_kg, onD
     entry[key] === began[key] && form === out.form ? { ok: true, value: exact } : read(entry[key]);
 
   function keep(): void {
-    const count = readFigure(entry.count, { of: COUNT, name: 'How many', range: COUNTS }, units);
+    const count = readFigure(entry.count, { of: COUNT, name: KEEP_MADE.howMany, range: COUNTS }, units);
     const thickness = kept('thickness', out.thickness_m, (typed) =>
-      readFigure(typed, { of: LENGTH, name: THICKNESS[form] ?? 'The thickness', range: THICK }, units),
+      readFigure(typed, { of: LENGTH, name: THICKNESS[form] ?? KEEP_MADE.theThickness, range: THICK }, units),
     );
-    const long = readFigure(entry.long, { of: LENGTH, name: 'The length', range: LONG }, units);
-    const mass = kept('mass', out.mass_kg, (typed) => readFigure(typed, { of: MASS, name: 'All of it', range: HEAVY }, units));
-    if (entry.name.trim() === '') return setProblem('Give it a name to find it by.');
+    const long = readFigure(entry.long, { of: LENGTH, name: WORDS.theLength, range: LONG }, units);
+    const mass = kept('mass', out.mass_kg, (typed) => readFigure(typed, { of: MASS, name: KEEP_MADE.allOfIt, range: HEAVY }, units));
+    if (entry.name.trim() === '') return setProblem(KEEP_MADE.giveNameFind);
     if (!count.ok) return setProblem(count.problem.message);
     if (!thickness.ok) return setProblem(thickness.problem.message);
     if (form === 'cane' && !long.ok) return setProblem(long.problem.message);
@@ -185,17 +176,21 @@ function KeepForm({ piece, out, shelves, heat, stepWords, isLoose, there_kg, onD
   return (
     <View style={{ gap: space.small }} testID="keep-made-panel">
       <Words size="title" bold role="heading" aria-level={2}>
-        Keep as made glass
+        {KEEP_MADE.keepMadeGlass}
       </Words>
       <View style={{ flexDirection: 'row', alignItems: 'center', gap: space.small }}>
         <StripedSwatch shelves={shelves} made={out} />
         <Words size="label" testID="keep-made-of">
-          {`As it is after '${stepWords}': ${madeOfWords(out, shelves)}${hasOutline(form) ? `; ${out.count > 1 ? 'each ' : ''}${footprintWords(out.footprint, units.length)}` : ''}.`}
+          {KEEP_MADE.asItIs(
+            stepWords,
+            madeOfWords(out, shelves),
+            hasOutline(form) ? `; ${out.count > 1 ? KEEP_MADE.each : ''}${footprintWords(out.footprint, units.length)}` : '',
+          )}
         </Words>
       </View>
-      <Field label="Name" value={entry.name} onChange={(name) => set({ name })} testID="keep-name" />
+      <Field label={WORDS.name} value={entry.name} onChange={(name) => set({ name })} testID="keep-name" />
       <Choice
-        label="What it is"
+        label={KEEP_MADE.whatItIs}
         value={form}
         options={MADE_FORMS.map((value) => ({ value, title: MADE_NAMES[value] }))}
         onChange={(next) => {
@@ -206,31 +201,25 @@ function KeepForm({ piece, out, shelves, heat, stepWords, isLoose, there_kg, onD
         testID="keep-form"
       />
       <View style={{ flexDirection: 'row', gap: space.large }}>
-        <Field label="How many" value={entry.count} onChange={(count) => set({ count })} keyboard="decimal-pad" testID="keep-count" />
-        <Field label={THICKNESS[form] ?? 'Thick'} value={entry.thickness} onChange={(thickness) => set({ thickness })} testID="keep-thickness" />
-        {form === 'cane' && <Field label="Long, each" value={entry.long} onChange={(long) => set({ long })} testID="keep-long" />}
+        <Field label={KEEP_MADE.howMany} value={entry.count} onChange={(count) => set({ count })} keyboard="decimal-pad" testID="keep-count" />
+        <Field label={THICKNESS[form] ?? WORDS.thick} value={entry.thickness} onChange={(thickness) => set({ thickness })} testID="keep-thickness" />
+        {form === 'cane' && <Field label={KEEP_MADE.longEach} value={entry.long} onChange={(long) => set({ long })} testID="keep-long" />}
       </View>
-      <Field
-        label="Mass of all of it"
-        value={entry.mass}
-        onChange={(mass) => set({ mass })}
-        hint="calculated; weigh it if some broke or was kept back"
-        testID="keep-mass"
-      />
-      <Tick on={fragile} title="Fragile: to be laid by itself" onPress={() => setFragile(!fragile)} testID="keep-fragile" />
+      <Field label={KEEP_MADE.massAll} value={entry.mass} onChange={(mass) => set({ mass })} hint={KEEP_MADE.calculatedWeighIf} testID="keep-mass" />
+      <Tick on={fragile} title={KEEP_MADE.fragileLaidItself} onPress={() => setFragile(!fragile)} testID="keep-fragile" />
       {isLoose && (
         <Notice tone="care" testID="keep-loose">
-          Nothing holds these layers together at this step: look at the firing that does, and keep it from there.
+          {KEEP_MADE.nothingHoldsThese}
         </Notice>
       )}
       {!save.saving && there_kg > 0 && out.mass_kg - there_kg < WORTH * out.mass_kg && (
         <Notice tone="care" testID="keep-twice">
-          {`${text(formatMass(there_kg, units.mass))} from this piece are kept as made glass already, and it weighs ${text(formatMass(out.mass_kg, units.mass))}: correct that one where this is the same glass.`}
+          {KEEP_MADE.pieceKeptMade(text(formatMass(there_kg, units.mass)), text(formatMass(out.mass_kg, units.mass)))}
         </Notice>
       )}
       {heat === null && (
         <Notice tone="care" testID="keep-no-heat">
-          It has no firing with a schedule yet, so its heat so far is not counted in what you make of it.
+          {KEEP_MADE.noFiringSchedule}
         </Notice>
       )}
       {(problem ?? save.refusal) && (
@@ -239,8 +228,8 @@ function KeepForm({ piece, out, shelves, heat, stepWords, isLoose, there_kg, onD
         </Notice>
       )}
       <View style={{ flexDirection: 'row', gap: space.small }}>
-        <Action title="Keep it" label="Keep it: among the made glass on Shelves" disabled={save.saving} testID="keep-it" onPress={keep} />
-        <Action kind="second" title="Not now" testID="keep-not" onPress={onDone} />
+        <Action title={KEEP_MADE.keepIt} label={KEEP_MADE.keepAmongMade} disabled={save.saving} testID="keep-it" onPress={keep} />
+        <Action kind="second" title={WORDS.notNow} testID="keep-not" onPress={onDone} />
       </View>
     </View>
   );

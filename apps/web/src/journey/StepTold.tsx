@@ -10,6 +10,8 @@ import { Action } from '@/ui/Action';
 import { Field } from '@/ui/Field';
 import type { Layup } from '@/layup/useLayup';
 import { readTime } from '@/layup/HandSteppers';
+import { STEP_TOLD } from './words';
+import { WORDS } from '@/ui/said';
 
 interface StepToldProps {
   layup: Layup;
@@ -37,8 +39,8 @@ function ToldForm({ layup, step, doneAt, takes }: StepToldProps) {
         ? null
         : mass === began.mass && took.mass_kg !== undefined
           ? found(took.mass_kg)
-          : readFigure(mass, { of: MASS, name: 'What it took', range: { least: 0, most: 1000 } }, units);
-    const timed = time.trim() === '' ? null : time === began.time && took.time_s !== undefined ? found(took.time_s) : readTime(time, 'The time');
+          : readFigure(mass, { of: MASS, name: STEP_TOLD.whatItTook, range: { least: 0, most: 1000 } }, units);
+    const timed = time.trim() === '' ? null : time === began.time && took.time_s !== undefined ? found(took.time_s) : readTime(time, STEP_TOLD.theTime);
     setErrors({ mass: weighed && !weighed.ok ? weighed.problem.message : undefined, time: timed && !timed.ok ? timed.problem.message : undefined });
     if ((weighed && !weighed.ok) || (timed && !timed.ok)) return;
     layup.edit(tellDone(layup.doc, step.id, doneAt, { ...(weighed ? { mass_kg: weighed.value } : {}), ...(timed ? { time_s: timed.value } : {}) }));
@@ -47,13 +49,13 @@ function ToldForm({ layup, step, doneAt, takes }: StepToldProps) {
     <View style={{ flexDirection: 'row', alignItems: 'flex-end', gap: space.small }}>
       {takes && (
         <View style={{ flex: 1 }}>
-          <Field label="It took, weighed" value={mass} onChange={setMass} error={errors.mass} testID="took-mass" />
+          <Field label={STEP_TOLD.itTookWeighed} value={mass} onChange={setMass} error={errors.mass} testID="took-mass" />
         </View>
       )}
       <View style={{ flex: 1 }}>
-        <Field label="It took, time" value={time} onChange={setTime} error={errors.time} testID="took-time" />
+        <Field label={STEP_TOLD.itTookTime} value={time} onChange={setTime} error={errors.time} testID="took-time" />
       </View>
-      <Action kind="second" title="Keep" label="Keep what it took" testID="keep-took" onPress={keep} />
+      <Action kind="second" title={WORDS.keep} label={STEP_TOLD.keepWhatTook} testID="keep-took" onPress={keep} />
     </View>
   );
 }

@@ -6,14 +6,15 @@ import { useTheme } from '@/theme/ThemeContext';
 import { space } from '@/theme/theme';
 import { Words } from '@/ui/Words';
 import { glancesAt } from './glances';
+import { BEFORE_START } from './words';
 
 export function BeforeStart({ schedule }: { schedule: Schedule }) {
   const { temperature } = useUnits();
   const { of, piece, kiln } = glancesAt(schedule.snapshot, temperature);
   return (
     <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.medium }} testID="before-start">
-      <Card title={of === 'glass' ? 'Is the glass ready?' : 'Is it ready?'} lines={piece} />
-      <Card title="Is the kiln?" lines={kiln} />
+      <Card title={of === 'glass' ? BEFORE_START.glassReady : BEFORE_START.isItReady} lines={piece} />
+      <Card title={BEFORE_START.isTheKiln} lines={kiln} />
     </View>
   );
 }

@@ -9,6 +9,7 @@ import { Words } from '@/ui/Words';
 import { dayAndClock } from '@/ui/clock';
 import { useNow } from '@/ui/useNow';
 import { alreadyIn, keyedOverIn, slotsOf, standingOf, standsWords } from './slots';
+import { IN_PROGRAM } from './words';
 
 export interface InProgramProps {
   controller: Controller & { id: string };
@@ -36,35 +37,53 @@ export function InProgram({ controller, scheduleId, rows, programs, coming, slot
         <Notice
           tone="plain"
           testID="already-in"
-          actions={onAsItStands && <Action kind="second" title="Use it as it stands" testID="use-standing" onPress={() => onAsItStands(already)} />}
+          actions={onAsItStands && <Action kind="second" title={IN_PROGRAM.takenAsItStands} testID="use-standing" onPress={() => onAsItStands(already)} />}
         >
-          {`These figures are in program ${already.slot} already: ${standsWords(already, now)}.`}
+          {IN_PROGRAM.theseFiguresProgram(already.slot, standsWords(already, now))}
         </Notice>
       )}
       {!already && over && (
         <Notice tone="plain" testID="keyed-over">
-          {`It stood in program ${over.program.slot} until ${dayAndClock(over.program.keyedOverAt ?? 0, now)}, when ${over.by?.pieceName ?? 'something else'} was keyed over it.`}
+          {IN_PROGRAM.stoodProgramUntil(over.program.slot, dayAndClock(over.program.keyedOverAt ?? 0, now), over.by?.pieceName ?? IN_PROGRAM.somethingElse)}
         </Notice>
       )}
       {last > first && (
-        <View role="group" aria-label="Program" style={{ flexDirection: 'row', alignItems: 'center', gap: space.small }}>
-          <Action kind="second" title="−" label="Program before" disabled={coming || slot <= first} testID="slot-less" onPress={() => onSlot(slot - 1)} />
+        <View role="group" aria-label={IN_PROGRAM.program} style={{ flexDirection: 'row', alignItems: 'center', gap: space.small }}>
+          <Action
+            kind="second"
+            title="−"
+            label={IN_PROGRAM.programBefore}
+            disabled={coming || slot <= first}
+            testID="slot-less"
+            onPress={() => onSlot(slot - 1)}
+          />
           <View style={{ flex: 1 }}>
             {coming ? (
               <>
-                <Words bold>Program …</Words>
+                <Words bold>{IN_PROGRAM.programUnknown}</Words>
                 <Words size="label" tone="muted">
-                  looking which one is free
+                  {IN_PROGRAM.lookingWhichOne}
                 </Words>
               </>
             ) : (
               <>
-                <Words bold testID="slot">{`Program ${slot}`}</Words>
-                <Words size="label" tone="muted" testID="slot-stands">{`there now: ${standsWords(there, now)}`}</Words>
+                <Words bold testID="slot">
+                  {IN_PROGRAM.programOf(slot)}
+                </Words>
+                <Words size="label" tone="muted" testID="slot-stands">
+                  {IN_PROGRAM.thereNow(standsWords(there, now))}
+                </Words>
               </>
             )}
           </View>
-          <Action kind="second" title="+" label="Program after" disabled={coming || slot >= last} testID="slot-more" onPress={() => onSlot(slot + 1)} />
+          <Action
+            kind="second"
+            title="+"
+            label={IN_PROGRAM.programAfter}
+            disabled={coming || slot >= last}
+            testID="slot-more"
+            onPress={() => onSlot(slot + 1)}
+          />
         </View>
       )}
     </View>

@@ -14,6 +14,8 @@ import { fonts, scaled, space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Words } from '@/ui/Words';
 import { useAwake } from '@/ui/useAwake';
+import { KEY_IN_DECK } from './words';
+import { WORDS } from '@/ui/said';
 
 export interface KeyInDeckProps {
   rows: readonly KeyedSegment[];
@@ -33,7 +35,7 @@ export interface KeyInDeckProps {
 
 export function KeyInDeck(props: KeyInDeckProps) {
   return (
-    <Modal visible aria-label="To key in, one figure at a time" animationType="none" onRequestClose={props.onClose}>
+    <Modal visible aria-label={KEY_IN_DECK.keyOneFigure} animationType="none" onRequestClose={props.onClose}>
       <Dressed name="dark">
         <Deck {...props} />
       </Dressed>
@@ -42,7 +44,7 @@ export function KeyInDeck(props: KeyInDeckProps) {
 }
 
 /** Units as one would say them. */
-const WORDS: Partial<Record<string, string>> = { min: 'minutes', 'h.min': 'hours and minutes', 'h:min': 'hours and minutes' };
+const UNIT_WORDS: Partial<Record<string, string>> = { min: 'minutes', 'h.min': KEY_IN_DECK.hoursAndMinutes, 'h:min': KEY_IN_DECK.hoursAndMinutes };
 
 const FIGURE_PX = 112;
 const NEXT_PX = 104;
@@ -65,37 +67,34 @@ function Deck({ rows, roles, controller, slot, older, keyed, onKeyed, onDone, on
   const last = at === cards.length - 1;
   const asks = { rate: profile.rateWords, target: profile.targetWords, hold: profile.holdWords }[card.kind];
   const about = card.isCode
-    ? 'as fast as it can'
-    : (WORDS[card.unit] ?? card.unit.replace('/h', `${profile.unit} an hour`).replace('/min', `${profile.unit} a minute`));
+    ? KEY_IN_DECK.fastCan
+    : (UNIT_WORDS[card.unit] ?? card.unit.replace('/h', KEY_IN_DECK.anHour(profile.unit)).replace('/min', KEY_IN_DECK.aMinute(profile.unit)));
   const flat = width > height;
   // Only where the controller shows an older program's figures, and only what is another.
   const oldRow = profile.keepsOld ? older?.rows[card.segment] : undefined;
   const oldFigure = oldRow && figuresKeyed({ ...oldRow, fullSpeed: false }, controller).find(({ kind }) => kind === card.kind)?.figure;
   const stood = oldFigure === undefined || oldFigure === card.figure ? null : oldFigure;
   const notes = [
-    ...(at === 0 ? [profile.programs > 1 ? `In program ${slot}.` : 'In a program that may be written over.'] : []),
-    ...(stood === null ? [] : [`It shows ${stood} there until then, from an older program.`]),
-    ...(at === 0 && profile.ends === 'count' ? [`It asks first how many segments: ${rows.length}.`] : []),
-    ...(last && rows.length < profile.mostSegments && profile.ends === 'done' ? ['Then end the program.'] : []),
-    ...(last && rows[card.segment].ends ? ['This hold is none of the firing: it ends the program.'] : []),
-    ...(last && rows.length < profile.mostSegments && profile.ends === 'zero' ? ['Then key 0: that ends the program.'] : []),
+    ...(at === 0 ? [profile.programs > 1 ? KEY_IN_DECK.inProgram(slot) : KEY_IN_DECK.programMayWritten] : []),
+    ...(stood === null ? [] : [KEY_IN_DECK.showsUntilThen(stood)]),
+    ...(at === 0 && profile.ends === 'count' ? [KEY_IN_DECK.asksFirstHow(rows.length)] : []),
+    ...(last && rows.length < profile.mostSegments && profile.ends === 'done' ? [KEY_IN_DECK.thenEndProgram] : []),
+    ...(last && rows[card.segment].ends ? [KEY_IN_DECK.holdNoneFiring] : []),
+    ...(last && rows.length < profile.mostSegments && profile.ends === 'zero' ? [KEY_IN_DECK.thenKeyEnds] : []),
   ];
   return (
     <View style={{ flex: 1, backgroundColor: colours.ground, flexDirection: flat ? 'row' : 'column' }} testID="key-in-deck">
       <View style={{ flex: 1, padding: space.large, justifyContent: 'space-between', gap: space.small }}>
         <View style={{ gap: space.small }}>
           <View style={{ flexDirection: 'row', justifyContent: 'space-between', alignItems: 'center', gap: space.medium }}>
-            <Words
-              bold
-              role="heading"
-              aria-level={1}
-              testID="deck-segment"
-            >{`Segment ${card.segment + 1} of ${rows.length}, ${ROLE_NAMES[roles[card.segment]].toLowerCase()}`}</Words>
-            <Action kind="plain" title="Close" testID="close-deck" onPress={onClose} />
+            <Words bold role="heading" aria-level={1} testID="deck-segment">
+              {KEY_IN_DECK.segmentOf(card.segment + 1, rows.length, ROLE_NAMES[roles[card.segment]].toLowerCase())}
+            </Words>
+            <Action kind="plain" title={WORDS.close} testID="close-deck" onPress={onClose} />
           </View>
           <View
             role="progressbar"
-            aria-label="Keyed"
+            aria-label={KEY_IN_DECK.keyed}
             aria-valuenow={at}
             aria-valuemax={cards.length}
             style={{ height: 7, borderBottomWidth: 1, borderColor: colours.line, backgroundColor: colours.line }}
@@ -131,7 +130,7 @@ function Deck({ rows, roles, controller, slot, older, keyed, onKeyed, onDone, on
       <View style={flat ? { width: 280, padding: space.large, gap: space.medium, justifyContent: 'flex-end' } : { padding: space.large, gap: space.medium }}>
         <Pressable
           role="button"
-          aria-label={last ? 'Keyed; now read it back' : 'Keyed; next'}
+          aria-label={last ? KEY_IN_DECK.keyedNowRead : KEY_IN_DECK.keyedNext}
           onPress={() => {
             if (cards[at + 1]?.segment !== card.segment) onKeyed(card.segment);
             if (last) onDone();
@@ -141,7 +140,7 @@ function Deck({ rows, roles, controller, slot, older, keyed, onKeyed, onDone, on
           testID="deck-next"
         >
           <Words size="heading" bold tone="onTouch">
-            {last ? 'Keyed, read it back' : 'Keyed, next'}
+            {last ? KEY_IN_DECK.keyedReadBack : KEY_IN_DECK.keyedNextTitle}
           </Words>
         </Pressable>
         <Pressable
@@ -153,7 +152,7 @@ function Deck({ rows, roles, controller, slot, older, keyed, onKeyed, onDone, on
           testID="deck-back"
         >
           <Words size="title" tone={at === 0 ? 'muted' : 'touch'}>
-            Back one
+            {KEY_IN_DECK.backOne}
           </Words>
         </Pressable>
       </View>

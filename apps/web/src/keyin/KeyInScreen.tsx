@@ -37,6 +37,8 @@ import { ReadBack } from './ReadBack';
 import { Rounded } from './Rounded';
 import { StartFiring } from './StartFiring';
 import { useProgram } from './useProgram';
+import { KEY_IN_SCREEN } from './words';
+import { WORDS } from '@/ui/said';
 
 const NONE: ReadonlySet<number> = new Set();
 
@@ -65,35 +67,35 @@ export function KeyInScreen({ piece, step, schedule, shelves, outdated, standing
   const { slot, older } = program;
   return (
     <Screen
-      title="Key in"
+      title={WORDS.keyIn}
       of={piece.name}
-      subtitle={`${piece.name} · ${controller.name} on ${kilnName} · counts in °${controller.unit} · holds ${controller.mostSegments} segments`}
+      subtitle={KEY_IN_SCREEN.countsHoldsSegments(piece.name, controller.name, kilnName, controller.unit, controller.mostSegments)}
       back={{ title: firingName(step), href: runHref(piece.id, step.id) }}
       padded={false}
-      actions={decided && <Action kind="second" title="Print" label="Print the key-in sheet, one page" testID="print-key-in" onPress={() => window.print()} />}
+      actions={decided && <Action kind="second" title={WORDS.print} label={KEY_IN_SCREEN.printKeySheet} testID="print-key-in" onPress={() => window.print()} />}
     >
       <View style={{ paddingHorizontal: space.large }}>
-        <QueueNotice queue={queue} mine="the schedule as you see it here" />
+        <QueueNotice queue={queue} mine={KEY_IN_SCREEN.scheduleYouSee} />
         <OutdatedChoice
           piece={piece}
           step={step}
           shelves={shelves}
           differences={outdated}
-          asItIs={decided ? undefined : { title: 'Fire it as it is', onPress: () => setAsItIs(outdated) }}
+          asItIs={decided ? undefined : { title: KEY_IN_SCREEN.fireItAs, onPress: () => setAsItIs(outdated) }}
         />
       </View>
       {decided && (
         <>
           <View style={{ paddingHorizontal: space.large }}>
-            <Words>{`${rows.length} segments. ${countsWords(controller)} Touch a row when it is keyed.`}</Words>
+            <Words>{KEY_IN_SCREEN.segmentsTouchRow(rows.length, countsWords(controller))}</Words>
             <Doubts {...{ schedule, controller, broken, standing, remarks }} />
           </View>
           <View style={{ paddingHorizontal: space.large }}>
             <DraftOffer
               draft={draft}
               onTake={(left) => setKeyed(new Set(left))}
-              what={(left) => `${left.length} of ${rows.length} rows were ticked here and the firing not started`}
-              titles={{ take: 'Go on from there', leave: 'Start over' }}
+              what={(left) => KEY_IN_SCREEN.rowsWereTicked(left.length, rows.length)}
+              titles={{ take: KEY_IN_SCREEN.goOnFrom, leave: KEY_IN_SCREEN.startOver }}
             />
           </View>
           <View style={{ paddingHorizontal: space.large, paddingTop: space.small, gap: space.small }}>
@@ -114,10 +116,10 @@ export function KeyInScreen({ piece, step, schedule, shelves, outdated, standing
                     }
               }
             />
-            <Action title="One figure at a time" testID="open-deck" onPress={() => setDeck(true)} />
+            <Action title={KEY_IN_SCREEN.oneFigureTime} testID="open-deck" onPress={() => setDeck(true)} />
             <Action
               kind="second"
-              title="Rehearse it first"
+              title={KEY_IN_SCREEN.rehearseItFirst}
               testID="open-rehearsal"
               onPress={() => router.push(`/kiln/rehearsal?id=${piece.id}&step=${step.id}`)}
             />
@@ -137,13 +139,13 @@ export function KeyInScreen({ piece, step, schedule, shelves, outdated, standing
           )}
           <OnPaper page={() => keyInSvg({ piece, schedule, controller, differences: outdated, standing })} />
           <KeyRows {...{ rows, schedule, controller, keyed }} onToggle={toggle} />
-          <Fold title="The same in another kiln" about="as another controller counts it, and what it does there" testID="other-kiln">
+          <Fold title={KEY_IN_SCREEN.sameAnotherKiln} about={KEY_IN_SCREEN.anotherControllerCounts} testID="other-kiln">
             {() => <OtherKiln {...{ piece, step, schedule, shelves }} />}
           </Fold>
           <View style={{ padding: space.large, gap: space.small, borderTopWidth: 1, borderColor: colours.line }}>
-            {switchOff && <Words>Then nothing: after segment {rows.length} it switches off, and the closed kiln cools slower than it may.</Words>}
+            {switchOff && <Words>{KEY_IN_SCREEN.thenNothingAfter(rows.length)}</Words>}
             <Words bold testID="key-in-count">
-              {keyed.size === rows.length ? 'All keyed. Now let the controller show them, and read them back.' : `${keyed.size} of ${rows.length} keyed`}
+              {keyed.size === rows.length ? KEY_IN_SCREEN.allKeyedNow : KEY_IN_SCREEN.ofKeyed(keyed.size, rows.length)}
             </Words>
             <Caution about={step.look} starts>
               {WORK_CAUTIONS.keyIn}
@@ -215,7 +217,11 @@ function Doubts({ schedule, controller, broken, standing, remarks }: DoubtsProps
     <>
       {broken.length > 0 && (
         <Notice tone="warn" testID="key-in-broken">
-          {`This schedule breaks ${broken.length === 1 ? 'a limit' : `${broken.length} limits`}. ${ROLE_NAMES[schedule.segments[broken[0].segment].role]}: ${brokenSentence(broken[0], { ...units, temperature: controller.unit }, schedule.snapshot.firing.look)}`}
+          {KEY_IN_SCREEN.thisScheduleBreaks(
+            broken.length,
+            ROLE_NAMES[schedule.segments[broken[0].segment].role],
+            brokenSentence(broken[0], { ...units, temperature: controller.unit }, schedule.snapshot.firing.look),
+          )}
         </Notice>
       )}
       {standing.map((sentence) => (
@@ -251,7 +257,7 @@ const KEYED_PX = 64;
 function KeyRows({ rows, schedule, controller, keyed, onToggle }: KeyRowsProps) {
   const { colours } = useTheme();
   return (
-    <View role="group" aria-label="Segments to key in" style={{ paddingTop: space.medium }} testID="key-in-rows">
+    <View role="group" aria-label={KEY_IN_SCREEN.segmentsKey} style={{ paddingTop: space.medium }} testID="key-in-rows">
       {rows.map((row, index) => (
         <Tick
           key={index}
@@ -274,7 +280,7 @@ function KeyRows({ rows, schedule, controller, keyed, onToggle }: KeyRowsProps) 
                   {index + 1}
                 </Words>
                 <Words size="note" tone="muted">
-                  {row.ends ? 'Ends it' : ROLE_NAMES[schedule.segments[row.segment].role]}
+                  {row.ends ? KEY_IN_SCREEN.endsIt : ROLE_NAMES[schedule.segments[row.segment].role]}
                 </Words>
               </View>
               <View style={{ flex: 1, flexDirection: 'row', flexWrap: 'wrap', columnGap: space.medium }}>

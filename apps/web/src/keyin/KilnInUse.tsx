@@ -12,6 +12,8 @@ import { DayTimeInput, FIELD_TIME, readFieldTime } from '@/ui/TimeInput';
 import { dayAndClock } from '@/ui/clock';
 import { useNow } from '@/ui/useNow';
 import { useJoinLoad } from './useJoinLoad';
+import { KILN_IN_USE } from './words';
+import { WORDS } from '@/ui/said';
 
 export interface KilnInUseProps {
   load: LoadShown;
@@ -26,9 +28,9 @@ export interface KilnInUseProps {
 export function kilnWords({ entries, kilnName, at, until }: LoadShown, now: Date): string {
   const pieces = entries.map(({ pieceName }) => pieceName).join(', ');
   const be = entries.length === 1 ? 'is' : 'are';
-  if (at > now.getTime()) return `${pieces} ${be} planned for the kiln '${kilnName}' from ${dayAndClock(at, now)} to ${dayAndClock(until, now)}.`;
-  const since = `${pieces} ${be} in the kiln '${kilnName}' since ${dayAndClock(at, now)}`;
-  return until > now.getTime() ? `${since}; it may be opened at ${dayAndClock(until, now)}.` : `${since}; it was cool enough at ${dayAndClock(until, now)}.`;
+  if (at > now.getTime()) return KILN_IN_USE.plannedKiln(pieces, be, kilnName, dayAndClock(at, now), dayAndClock(until, now));
+  const since = KILN_IN_USE.kilnSince(pieces, be, kilnName, dayAndClock(at, now));
+  return until > now.getTime() ? KILN_IN_USE.mayOpened(since, dayAndClock(until, now)) : KILN_IN_USE.coolEnough(since, dayAndClock(until, now));
 }
 
 export function KilnInUse({ load, piece, step, schedule, shelves, onPlan }: KilnInUseProps) {
@@ -50,25 +52,25 @@ export function KilnInUse({ load, piece, step, schedule, shelves, onPlan }: Kiln
             {!inIt && (
               <Action
                 kind="second"
-                title={join.working ? 'Judging …' : 'Join this load'}
+                title={join.working ? WORDS.judging : KILN_IN_USE.joinThisLoad}
                 disabled={join.working}
                 testID="join-load"
                 onPress={() => void join.judge(load)}
               />
             )}
-            <Action kind="second" title="It has been opened" testID="load-opened" onPress={() => setOpening(!opening)} />
-            <Action kind="second" title="Start when it is free" testID="plan-when-free" onPress={() => onPlan(load)} />
-            <Action kind="second" title="Another kiln" testID="another-kiln" onPress={() => router.push(`/pieces/${piece.id}`)} />
+            <Action kind="second" title={KILN_IN_USE.beenOpened} testID="load-opened" onPress={() => setOpening(!opening)} />
+            <Action kind="second" title={KILN_IN_USE.startWhenFree} testID="plan-when-free" onPress={() => onPlan(load)} />
+            <Action kind="second" title={KILN_IN_USE.anotherKiln} testID="another-kiln" onPress={() => router.push(`/pieces/${piece.id}`)} />
           </>
         }
       >
-        {[kilnWords(load, now), ...load.outdated, 'One kiln, one load at a time.'].join(' ')}
+        {[kilnWords(load, now), ...load.outdated, KILN_IN_USE.oneKilnOne].join(' ')}
       </Notice>
       {opening && (
         <View style={{ gap: 8 }}>
-          <DayTimeInput label="Opened" value={when} onChange={setWhen} testID="opened-at" />
+          <DayTimeInput label={KILN_IN_USE.opened} value={when} onChange={setWhen} testID="opened-at" />
           <Action
-            title="Free the kiln"
+            title={KILN_IN_USE.freeTheKiln}
             disabled={open.saving || openedAt === undefined}
             testID="free-kiln"
             onPress={() => open.save({ id: load.id, openedAt: openedAt ?? null }, { on: load.version })}
@@ -82,13 +84,11 @@ export function KilnInUse({ load, piece, step, schedule, shelves, onPlan }: Kiln
           tone={join.judged.broken.length + join.judged.standing.length > 0 ? 'warn' : 'plain'}
           testID="join-judged"
           actions={
-            <Action title="Put it in with them" disabled={join.working} testID="join-now" onPress={() => join.join(load, () => router.replace('/bench'))} />
+            <Action title={KILN_IN_USE.putThem} disabled={join.working} testID="join-now" onPress={() => join.join(load, () => router.replace('/bench'))} />
           }
         >
           {[
-            join.judged.broken.length > 0
-              ? `With their schedule this piece breaks ${join.judged.broken.length === 1 ? 'a limit' : `${join.judged.broken.length} limits`}.`
-              : 'With their schedule this piece keeps every limit.',
+            join.judged.broken.length > 0 ? KILN_IN_USE.theirSchedulePiece(join.judged.broken.length) : KILN_IN_USE.theirSchedulePieceKeeps,
             ...join.judged.broken,
             ...join.judged.standing,
           ].join(' ')}

@@ -13,6 +13,8 @@ import { Choice } from '@/ui/Choice';
 import { Notice } from '@/ui/Notice';
 import { SideBySide } from '@/ui/SideBySide';
 import { Words } from '@/ui/Words';
+import { OTHER_KILN } from './words';
+import { WORDS } from '@/ui/said';
 
 export interface OtherKilnProps {
   piece: Piece;
@@ -40,21 +42,21 @@ export function OtherKiln({ piece, step, schedule, shelves }: OtherKilnProps) {
   return (
     <>
       <Choice
-        label="Kiln"
+        label={WORDS.kiln}
         value={kilnId}
         options={offered(shelves.kilns, step.kilnId).map(({ id, name }) => ({ value: id, title: name }))}
         onChange={setKiln}
         testID="other-kiln"
       />
       <Choice
-        label="Controller"
+        label={OTHER_KILN.controller}
         value={controllerId}
         options={offered(shelves.controllers, step.controllerId).map((one) => ({ value: one.id, title: one.name, note: profileWords(one) }))}
         onChange={setController}
         testID="other-controller"
       />
       {isSame ? (
-        <Words tone="muted">That is the one this sheet is for.</Words>
+        <Words tone="muted">{OTHER_KILN.oneSheet}</Words>
       ) : (
         <View style={{ gap: space.small }} testID="keyed-there">
           <KeyedRows rows={rows} controller={controller} units testID="rows-there" />
@@ -66,7 +68,7 @@ export function OtherKiln({ piece, step, schedule, shelves }: OtherKilnProps) {
           {shown === null ? (
             <Action
               kind="second"
-              title={given.working ? 'Judging …' : 'Judge it there'}
+              title={given.working ? WORDS.judging : OTHER_KILN.judgeItThere}
               disabled={given.working}
               testID="judge-there"
               onPress={() => void given.judge(() => schedule.segments).then((found) => found && setJudged({ ...found, at }))}
@@ -75,8 +77,8 @@ export function OtherKiln({ piece, step, schedule, shelves }: OtherKilnProps) {
             <>
               <Notice tone={broken.length > 0 ? 'warn' : 'plain'} testID="judged-there">
                 {broken.length === 0
-                  ? 'There it keeps every limit.'
-                  : `There it breaks ${broken.length === 1 ? 'a limit' : `${broken.length} limits`}. ${broken.map((reading) => brokenSentence(reading, units, shown.snapshot.firing.look)).join(' ')}`}
+                  ? OTHER_KILN.keepsEveryLimit
+                  : OTHER_KILN.thereItBreaks(broken.length, broken.map((reading) => brokenSentence(reading, units, shown.snapshot.firing.look)).join(' '))}
               </Notice>
               <SideBySide
                 heads={[schedule.snapshot.kilnName, shown.snapshot.kilnName]}
@@ -87,7 +89,7 @@ export function OtherKiln({ piece, step, schedule, shelves }: OtherKilnProps) {
                 )}
                 testID="figures-there"
               />
-              <Action title="Plan it there, as it is" disabled={given.working} testID="plan-there" onPress={() => void given.keep(shown)} />
+              <Action title={OTHER_KILN.planItThere} disabled={given.working} testID="plan-there" onPress={() => void given.keep(shown)} />
             </>
           )}
           {given.problem && <Notice tone="warn">{given.problem.message}</Notice>}

@@ -28,6 +28,7 @@ import { Notice } from '@/ui/Notice';
 import { Words } from '@/ui/Words';
 import { Slips } from './Slips';
 import type { ReadRows } from './useProgram';
+import { READ_BACK } from './words';
 
 export interface ReadBackProps {
   schedule: Schedule;
@@ -63,7 +64,7 @@ export function ReadBack({ schedule, controller, program, begins, older, onRead 
 
   async function judge(all: readonly Read[]): Promise<void> {
     const shown = all.filter((row) => row !== null);
-    if (shown.length === 0) return setFailed('The controller shows no segment of it: key it in again.');
+    if (shown.length === 0) return setFailed(READ_BACK.controllerShowsNo);
     try {
       const outcome = await compute('readBack', { firing, segments: schedule.segments, controller, shown, older: [...older] });
       if (!outcome.ok) return setFailed(outcome.problem.message);
@@ -84,8 +85,8 @@ export function ReadBack({ schedule, controller, program, begins, older, onRead 
   if (read === null) {
     return (
       <View style={{ gap: space.small }}>
-        <Words>{`Let the controller show ${program === null ? 'the program' : `program ${program}`} again and say what stands there: a slip is found here, not in the kiln.`}</Words>
-        <Action kind="second" title="Read it back" testID="read-back" onPress={begin} />
+        <Words>{READ_BACK.letControllerShow(program)}</Words>
+        <Action kind="second" title={READ_BACK.readItBack} testID="read-back" onPress={begin} />
       </View>
     );
   }
@@ -100,7 +101,7 @@ export function ReadBack({ schedule, controller, program, begins, older, onRead 
         onBack={read.length > 0 ? () => setRead(read.slice(0, -1)) : undefined}
       />
     );
-  const again = <Action kind="second" title="Read it back again" testID="read-back-again" onPress={begin} />;
+  const again = <Action kind="second" title={READ_BACK.readBackAgain} testID="read-back-again" onPress={begin} />;
   if (failed !== '') {
     return (
       <Notice tone="warn" actions={again} testID="read-back-failed">
@@ -108,7 +109,7 @@ export function ReadBack({ schedule, controller, program, begins, older, onRead 
       </Notice>
     );
   }
-  if (told === null) return <Words tone="muted">Judging what it shows …</Words>;
+  if (told === null) return <Words tone="muted">{READ_BACK.judgingWhatShows}</Words>;
   return <Judged {...{ told, again, rows, controller }} shown={read.filter((row) => row !== null)} look={firing.look} />;
 }
 
@@ -134,8 +135,10 @@ function Asked({ rows, index, controller, seed, onTake, onBack }: AskedProps) {
     else onTake(read);
   };
   return (
-    <View style={{ gap: space.small }} role="group" aria-label="Reading back" testID="reading-back">
-      <Words bold testID="read-back-asks">{`Segment ${index + 1} of ${rows.length}: what does the controller show?`}</Words>
+    <View style={{ gap: space.small }} role="group" aria-label={READ_BACK.readingBack} testID="reading-back">
+      <Words bold testID="read-back-asks">
+        {READ_BACK.segmentWhatDoes(index + 1, rows.length)}
+      </Words>
       {turned(mightShow(rows, index), seed, index).map((row, k) => {
         const words = rowWords(row, controller);
         return <Action key={words} kind="second" title={words} onPress={() => onTake(row)} testID={`shows-${k}`} />;
@@ -157,12 +160,12 @@ function Asked({ rows, index, controller, seed, onTake, onBack }: AskedProps) {
       )}
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
         {typed ? (
-          <Action title="It shows that" testID="take-shown" onPress={takeTyped} />
+          <Action title={READ_BACK.itShowsThat} testID="take-shown" onPress={takeTyped} />
         ) : (
-          <Action kind="second" title="Something else" testID="shows-else" onPress={() => setTyped(EMPTY)} />
+          <Action kind="second" title={READ_BACK.somethingElse} testID="shows-else" onPress={() => setTyped(EMPTY)} />
         )}
-        <Action kind="second" title="It is not there" testID="shows-none" onPress={() => onTake(null)} />
-        {onBack && <Action kind="plain" title="Back one" testID="read-back-one" onPress={onBack} />}
+        <Action kind="second" title={READ_BACK.itIsNot} testID="shows-none" onPress={() => onTake(null)} />
+        {onBack && <Action kind="plain" title={READ_BACK.backOne} testID="read-back-one" onPress={onBack} />}
       </View>
     </View>
   );
@@ -175,9 +178,9 @@ function rowOf(
 ): PanelRow | { at: FigureKind; message: string } {
   const [rate, target] = [typedRate, typedTarget].map((one) => (/^\d+([.,]\d+)?$/.test(one.trim()) ? Number(one.trim().replace(',', '.')) : null));
   const hold_min = holdMeant(hold, holdAs);
-  if (rate === null) return { at: 'rate', message: 'Enter the figure it shows.' };
-  if (target === null) return { at: 'target', message: 'Enter the figure it shows.' };
-  if (hold_min === null) return { at: 'hold', message: `Enter the hold as it shows it, such as ${shownHold(150, holdAs)}.` };
+  if (rate === null) return { at: 'rate', message: READ_BACK.enterFigureShows };
+  if (target === null) return { at: 'target', message: READ_BACK.enterFigureShows };
+  if (hold_min === null) return { at: 'hold', message: READ_BACK.enterHoldShows(shownHold(150, holdAs)) };
   return { rate, target, hold_min };
 }
 
@@ -194,16 +197,14 @@ function Judged({ told, again, rows, shown, controller, look }: JudgedProps) {
   if (told.slips.length === 0) {
     return (
       <Notice tone="plain" actions={again} testID="read-back-good">
-        {`It shows all ${rows.length} segments as they should be: ${text(formatDuration(told.asPlanned.simulation.total_s))} in all.`}
+        {READ_BACK.showsAllSegments(rows.length, text(formatDuration(told.asPlanned.simulation.total_s)))}
       </Notice>
     );
   }
   return (
     <View style={{ gap: space.small }} testID="read-back-slips">
       <Notice tone="warn" actions={again}>
-        {told.slips.length === 1
-          ? 'It shows one slip. Mend it in the controller, then read it back again.'
-          : `It shows ${told.slips.length} slips, the worst first. Mend them in the controller, then read it back again.`}
+        {told.slips.length === 1 ? READ_BACK.showsOneSlip : READ_BACK.showsSlipsWorst(told.slips.length)}
       </Notice>
       <Slips slips={told.slips} wanted={rows} {...{ shown, controller }} look={look} />
     </View>

@@ -7,6 +7,8 @@ import { useUnits } from '@/data/FormUnits';
 import { useComputed } from '@/engine/useComputed';
 import { Notice } from '@/ui/Notice';
 import { SideBySide } from '@/ui/SideBySide';
+import { ROUNDED } from './words';
+import { WORDS } from '@/ui/said';
 
 /** Less than this is below what anybody keys or plans. */
 const SAME = { rate: 0.01, target_K: 0.6, hold_s: 30 } as const;
@@ -27,9 +29,9 @@ export function Rounded({ schedule, controller }: { schedule: Schedule; controll
   return (
     <View testID="rounded">
       <Notice tone={worse ? 'warn' : 'plain'}>
-        {`This controller rounds. ${segmentDifferences(schedule.segments, keyed, controller.unit).join(' ')} ${worse ? 'So keyed it breaks a limit that it kept.' : changes.length === 0 ? 'In the glass it changes nothing that shows.' : 'In the glass it changes this:'}`}
+        {ROUNDED.thisControllerRounds(segmentDifferences(schedule.segments, keyed, controller.unit).join(' '), worse, changes.length)}
       </Notice>
-      {changes.length > 0 && <SideBySide heads={['as planned', 'as keyed']} rows={changes} testID="rounded-changes" />}
+      {changes.length > 0 && <SideBySide heads={[WORDS.asPlanned, ROUNDED.asKeyed]} rows={changes} testID="rounded-changes" />}
     </View>
   );
 }

@@ -25,6 +25,8 @@ import { useNow } from '@/ui/useNow';
 import { format } from 'date-fns/format';
 import { KilnInUse } from './KilnInUse';
 import { type Delay, type Wish, comesAt, delayOf, startFor } from './delay';
+import { START_FIRING } from './words';
+import { WORDS } from '@/ui/said';
 
 export interface StartFiringProps {
   piece: Piece;
@@ -47,7 +49,7 @@ export interface StartFiringProps {
 }
 
 type When = 'now' | 'later';
-const WISHED: Record<Wish, string> = { start: 'Starts by itself', look: 'To be looked into', open: 'To be opened' };
+const WISHED: Record<Wish, string> = { start: START_FIRING.startsByItself, look: START_FIRING.lookedInto, open: START_FIRING.toBeOpened };
 
 export function StartFiring({ piece, step, schedule, shelves, unticked, slips, mostDelay_s, broken, standing, asItIs, onStarted }: StartFiringProps) {
   const router = useRouter();
@@ -68,9 +70,9 @@ export function StartFiring({ piece, step, schedule, shelves, unticked, slips, m
     untoldBefore(piece.doc.journey, step.id, (one) => piece.fired[one] !== undefined),
   );
   const doubts = [
-    ...(unticked > 0 ? [`${unticked} of the rows ${unticked === 1 ? 'is' : 'are'} not ticked.`] : []),
-    ...(slips ? [`The controller shows ${slips === 1 ? 'a slip' : `${slips} slips`}: mend ${slips === 1 ? 'it' : 'them'} and read back again.`] : []),
-    ...(broken > 0 ? [`The schedule breaks ${broken === 1 ? 'a limit' : `${broken} limits`}.`] : []),
+    ...(unticked > 0 ? [START_FIRING.rowsNotTicked(unticked)] : []),
+    ...(slips ? [START_FIRING.controllerShowsMend(slips)] : []),
+    ...(broken > 0 ? [START_FIRING.theScheduleBreaks(broken)] : []),
     ...standing,
     ...(untold === '' ? [] : [untold]),
   ];
@@ -111,9 +113,9 @@ export function StartFiring({ piece, step, schedule, shelves, unticked, slips, m
           testID="start-doubts"
           actions={
             <>
-              <Action kind="second" title="Not yet" testID="start-not-yet" onPress={() => setAsking(false)} />
+              <Action kind="second" title={WORDS.notYet} testID="start-not-yet" onPress={() => setAsking(false)} />
               <Action
-                title="Start all the same"
+                title={START_FIRING.startAllSame}
                 disabled={record.saving || other !== null}
                 testID="start-all-the-same"
                 onPress={() => {
@@ -128,7 +130,7 @@ export function StartFiring({ piece, step, schedule, shelves, unticked, slips, m
         </Notice>
       ) : (
         <Action
-          title={planned ? 'It is set: put it on the Bench' : 'It is running: put it on the Bench'}
+          title={planned ? START_FIRING.setPutBench : START_FIRING.runningPutBench}
           disabled={record.saving || other !== null}
           testID="start-firing"
           onPress={() => (doubts.length > 0 ? setAsking(true) : start())}
@@ -168,7 +170,7 @@ function useStartTime(schedule: Schedule, mostDelay_s: number | undefined) {
     pressed(pressedAt: number): number | undefined {
       const firedAt = startsAt(pressedAt);
       const isTooLate = delayFrom(firedAt, pressedAt)?.tooLate === true;
-      setWrong(firedAt === undefined ? 'Say when: a day and a time.' : isTooLate ? 'Too late for that: choose a later time.' : undefined);
+      setWrong(firedAt === undefined ? START_FIRING.sayWhenDay : isTooLate ? START_FIRING.tooLateChoose : undefined);
       return isTooLate ? undefined : firedAt;
     },
   };
@@ -178,23 +180,23 @@ function StartTime({ time: { when, setWhen, wish, chooseWish, later, setLater, w
   return (
     <>
       <Choice<When>
-        label="It starts"
+        label={START_FIRING.itStarts}
         value={when}
         options={[
-          { value: 'now', title: 'Now' },
-          { value: 'later', title: 'Later', note: 'a delay on the controller' },
+          { value: 'now', title: START_FIRING.now },
+          { value: 'later', title: START_FIRING.later, note: START_FIRING.delayController },
         ]}
         onChange={setWhen}
         testID="start-when"
       />
       {planned && (
         <Choice<Wish>
-          label="The time is that of"
+          label={START_FIRING.theTimeIs}
           value={wish}
           options={[
-            { value: 'start', title: 'The start' },
-            { value: 'look', title: 'The check' },
-            { value: 'open', title: 'The opening' },
+            { value: 'start', title: START_FIRING.theStart },
+            { value: 'look', title: START_FIRING.theCheck },
+            { value: 'open', title: START_FIRING.theOpening },
           ]}
           onChange={chooseWish}
           testID="delay-by"
@@ -216,14 +218,14 @@ function Together({ alike, chosen, onChange }: { alike: readonly Alike[]; chosen
   const isAll = chosen.length === alike.length;
   return (
     <View testID="together">
-      <Words bold>In the kiln with it</Words>
+      <Words bold>{START_FIRING.inTheKiln}</Words>
       <Words size="label" tone="muted">
-        These wait for this kiln with the very same schedule; tick those that stand beside it.
+        {START_FIRING.theseWaitKiln}
       </Words>
       {alike.length > 1 && (
         <Tick
           on={isAll}
-          title={`All ${alike.length} of them`}
+          title={START_FIRING.allOfThem(alike.length)}
           testID="together-all"
           onPress={() => onChange(isAll ? [] : alike.map(({ pieceId }) => pieceId))}
         />

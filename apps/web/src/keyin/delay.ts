@@ -2,6 +2,7 @@
 import type { Moments } from '@torvin/core/schedule';
 import { formatDuration, text } from '@torvin/core/units';
 import { dayAndClock } from '@/ui/clock';
+import { DELAY } from './words';
 
 export const WISHES = ['start', 'look', 'open'] as const;
 export type Wish = (typeof WISHES)[number];
@@ -36,14 +37,19 @@ export function delayOf(start: number, now: number, moments: Moments, mostDelay_
   const at = (wish: Wish, from: number): number => comesAt(wish, from, moments);
   const wait_s = (start - now) / 1000;
   if (wait_s < -60) {
-    const earliest = `started now, it is looked into at ${clock(at('look', now))} and opened at ${clock(at('open', now))}`;
-    return { plan: '', doubts: [`It would have had to start at ${clock(start)}: too late for that. The earliest is this: ${earliest}.`], tooLate: true };
+    const earliest = DELAY.startedNowLooked(clock(at('look', now)), clock(at('open', now)));
+    return { plan: '', doubts: [DELAY.wouldHadStart(clock(start), earliest)], tooLate: true };
   }
   const doubts: string[] = [];
   if (mostDelay_s !== undefined && wait_s > mostDelay_s + 60)
-    doubts.push(`Its controller delays a start by ${text(formatDuration(mostDelay_s))} at most: set it from ${clock(start - 1000 * mostDelay_s)} on.`);
-  if (inTheNight(start)) doubts.push('It starts at night. Be nearby for the first hour.');
-  if (inTheNight(at('look', start))) doubts.push('The check falls at night.');
-  const plan = `Starts at ${clock(start)}, a delay of ${text(formatDuration(Math.max(60 * Math.round(wait_s / 60), 0)))} from now; check from ${clock(at('look', start))}, open at ${clock(at('open', start))}.`;
+    doubts.push(DELAY.controllerDelaysStart(text(formatDuration(mostDelay_s)), clock(start - 1000 * mostDelay_s)));
+  if (inTheNight(start)) doubts.push(DELAY.startsNightNearby);
+  if (inTheNight(at('look', start))) doubts.push(DELAY.checkFallsNight);
+  const plan = DELAY.startsDelayNow(
+    clock(start),
+    text(formatDuration(Math.max(60 * Math.round(wait_s / 60), 0))),
+    clock(at('look', start)),
+    clock(at('open', start)),
+  );
   return { plan, doubts, tooLate: false };
 }

@@ -3,6 +3,7 @@ import { type Controller, type PanelRow, profileOf } from '@torvin/core/controll
 import type { Program } from '@torvin/schema';
 import { format } from 'date-fns/format';
 import { aheadWords, dayAndClock } from '@/ui/clock';
+import { SLOTS } from './words';
 
 export const isStanding = ({ keyedOverAt }: Program): boolean => keyedOverAt === null;
 
@@ -34,23 +35,22 @@ export function slotFor(controller: Controller, standing: readonly Program[]): n
   return numbers.reduce((best, slot) => (keyedAt(slot) < keyedAt(best) ? slot : best), first);
 }
 
-const readWords = ({ slips }: Program): string =>
-  slips === null ? 'not read back' : slips === 0 ? 'read back without a slip' : `read back with ${slips === 1 ? 'a slip' : `${slips} slips`}`;
+const readWords = ({ slips }: Program): string => (slips === null ? SLOTS.notReadBack : slips === 0 ? SLOTS.readBackWithout : SLOTS.readBackWith(slips));
 
 const CLOCKS_APART_MS = 5 * 60e3;
 
 /** When a program was keyed in, and what is to be said of the clock that tells it, unless that was right. */
 function clockNote({ keyedAt, ahead_s }: Program, now: Date): string {
-  if (keyedAt > now.getTime() + CLOCKS_APART_MS) return `${format(keyedAt, 'd MMM yyyy, HH:mm')}, which is still to come: a clock was wrong`;
+  if (keyedAt > now.getTime() + CLOCKS_APART_MS) return SLOTS.whichStillCome(format(keyedAt, 'd MMM yyyy, HH:mm'));
   const at = dayAndClock(keyedAt, now);
   return `${at}${aheadWords(ahead_s)}`;
 }
 
 /** 'Bird-bath basin, since Tue 18:20, read back without a slip'. */
 export function standsWords(program: Program | undefined, now: Date): string {
-  if (program === undefined) return 'nothing that Torvin knows of';
-  const since = `since ${clockNote(program, now)}`;
-  return program.pieceName === null ? `something else, ${since}` : `${program.pieceName}, ${since}, ${readWords(program)}`;
+  if (program === undefined) return SLOTS.nothingTorvinKnows;
+  const since = SLOTS.since(clockNote(program, now));
+  return program.pieceName === null ? SLOTS.somethingElse(since) : `${program.pieceName}, ${since}, ${readWords(program)}`;
 }
 
 /** Where a schedule stood last and was keyed over; null where it stands, or never stood there. */

@@ -7,6 +7,7 @@ import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Stepper } from '@/ui/Stepper';
 import { stepFrom } from '@/ui/stepFrom';
+import { HOLD_LONGER } from './words';
 
 interface HoldLongerProps {
   /** The least by which the controller lengthens, s. */
@@ -20,9 +21,9 @@ const USUAL_S = 300;
 export function HoldLonger({ step_s, onLonger }: HoldLongerProps) {
   const [by_s, setBy] = useState(() => step_s * Math.ceil(USUAL_S / step_s));
   return (
-    <View role="group" aria-label="A longer hold" style={{ gap: space.hair }}>
+    <View role="group" aria-label={HOLD_LONGER.aLongerHold} style={{ gap: space.hair }}>
       <Stepper
-        label="by"
+        label={HOLD_LONGER.by}
         shown={formatDuration(by_s)}
         read={(typed) => parseDuration(typed, 'by')}
         value={by_s}
@@ -33,7 +34,7 @@ export function HoldLonger({ step_s, onLonger }: HoldLongerProps) {
       <View style={{ flexDirection: 'row' }}>
         <Action
           kind="second"
-          title={`Hold ${text(formatDuration(by_s))} longer`}
+          title={HOLD_LONGER.holdLonger(text(formatDuration(by_s)))}
           testID="run-longer"
           onPress={() => onLonger((run) => heldLonger(run, by_s))}
         />

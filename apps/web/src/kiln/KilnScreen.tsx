@@ -25,47 +25,49 @@ import { Screen } from '@/ui/Screen';
 import { offerBack } from '@/ui/takeBack';
 import { Words } from '@/ui/Words';
 import { useNow } from '@/ui/useNow';
+import { KILN_SCREEN } from './words';
+import { WORDS } from '@/ui/said';
 
 export function KilnScreen() {
   const router = useRouter();
   const bench = useBench();
   const shelvesRead = useShelves();
   const programs = usePrograms();
-  if (!bench.data) return <Waiting query={bench} title="Kiln" />;
-  if (!shelvesRead.data) return <Waiting query={shelvesRead} title="Kiln" />;
+  if (!bench.data) return <Waiting query={bench} title={WORDS.kiln} />;
+  if (!shelvesRead.data) return <Waiting query={shelvesRead} title={WORDS.kiln} />;
   const shelves = shelvesRead.data;
   const loads = byLoad(bench.data.inKiln);
   const ready = bench.data.waiting.filter(isReady);
   const controllers = shelves.controllers.filter(({ id }) => !shelves.archived.includes(id));
   return (
-    <Screen title="Kiln" padded={false}>
-      <Part title="Running">
+    <Screen title={WORDS.kiln} padded={false}>
+      <Part title={KILN_SCREEN.running}>
         <UsedTwice loads={loads} />
         {loads.length === 0 ? (
-          <Words tone="muted">No firing in a kiln. Start one from its key-in sheet and it appears here.</Words>
+          <Words tone="muted">{KILN_SCREEN.noFiringKiln}</Words>
         ) : (
           loads.map(([first, ...others]) => <InKiln key={first.load.id} firing={first} others={others} />)
         )}
       </Part>
-      <Part title="To key in">
-        {ready.length === 0 && <Words tone="muted">Nothing to key in yet. Plan a firing and its schedule appears here.</Words>}
+      <Part title={KILN_SCREEN.toKeyIn}>
+        {ready.length === 0 && <Words tone="muted">{KILN_SCREEN.nothingKeyYet}</Words>}
         <View role="list">
           {ready.map((one) => (
             <LinkRow key={one.piece.id} href={runHref(one.piece.id, one.stepId, 'key-in')} inset={0} testID="ready-to-key">
               <View style={{ flex: 1 }}>
                 <Words bold>{one.piece.name}</Words>
                 <Words size="label" tone="muted">
-                  {one.outdated.length > 0 ? `its schedule is out of date. ${one.outdated.join(' ')}` : firingWords(one)}
+                  {one.outdated.length > 0 ? KILN_SCREEN.scheduleOutDate(one.outdated.join(' ')) : firingWords(one)}
                 </Words>
               </View>
             </LinkRow>
           ))}
         </View>
         <View style={{ alignItems: 'flex-start' }}>
-          <Action kind="second" title="Practise at a controller" testID="open-practice" onPress={() => router.push('/kiln/practice')} />
+          <Action kind="second" title={KILN_SCREEN.practiseController} testID="open-practice" onPress={() => router.push('/kiln/practice')} />
         </View>
       </Part>
-      <Part title="In the controllers">{controllers.length === 0 && <Words tone="muted">No controller is on the shelves yet.</Words>}</Part>
+      <Part title={KILN_SCREEN.inTheControllers}>{controllers.length === 0 && <Words tone="muted">{KILN_SCREEN.noControllerShelves}</Words>}</Part>
       {controllers.map((controller) => (
         <Fold
           key={controller.id}
@@ -80,8 +82,7 @@ export function KilnScreen() {
   );
 }
 
-const holdsWords = (standing: readonly Program[]): string =>
-  standing.length === 0 ? 'no program recorded' : `${standing.length === 1 ? 'one program' : `${standing.length} programs`} known`;
+const holdsWords = (standing: readonly Program[]): string => (standing.length === 0 ? KILN_SCREEN.noProgramRecorded : KILN_SCREEN.known(standing.length));
 
 const NOTHING_KNOWN = { pieceId: null, pieceName: null, stepId: null };
 
@@ -101,19 +102,18 @@ function Programs({ controller, standing }: { controller: Controller & { id: str
   function forget({ slot, scheduleId, rows, readAt, slips, pieceId, pieceName, stepId }: Program): void {
     key.save(stands(slot, { scheduleId: null, rows: [], readAt: null, slips: null }, NOTHING_KNOWN));
     const bringBack = (): unknown => outbox.put('keyProgram', stands(slot, { scheduleId, rows, readAt, slips }, { pieceId, pieceName, stepId }));
-    offerBack({ what: `Program ${slot} is something else now.`, bringBack: () => void bringBack() });
+    offerBack({ what: KILN_SCREEN.programSomethingElse(slot), bringBack: () => void bringBack() });
   }
   function remove({ id, slot }: Program): void {
     const entry = { id, slot, controllerId: controller.id, controllerName: controller.name };
-    const then = (): void => offerBack({ what: `The entry of program ${slot} is taken out.`, bringBack: () => outbox.put('restoreProgram', entry) });
+    const then = (): void => offerBack({ what: KILN_SCREEN.entryProgramTaken(slot), bringBack: () => outbox.put('restoreProgram', entry) });
     takeOut.save(entry, { then });
   }
   return (
     <View role="list" style={{ gap: space.medium }}>
       {first > 1 && (
         <Words tone="muted">
-          {first === 2 ? 'Program 1 came with it.' : `Programs 1 ${first === 3 ? 'and' : 'to'} ${first - 1} came with it.`}{' '}
-          {'Figures as it asks for them, segment by segment.'}
+          {first === 2 ? KILN_SCREEN.programCame : KILN_SCREEN.programsCame(first, first - 1)} {KILN_SCREEN.figuresAsksThem}
         </Words>
       )}
       {takeOut.refusal && <Notice tone="warn">{takeOut.refusal.problem.message}</Notice>}
@@ -124,7 +124,7 @@ function Programs({ controller, standing }: { controller: Controller & { id: str
         return (
           <View key={slot} role="listitem" style={{ gap: space.hair }} testID={`program-${slot}`}>
             <Words>
-              <Words bold>{`Program ${slot}: `}</Words>
+              <Words bold>{KILN_SCREEN.program(slot)}</Words>
               {standsWords(program, now)}
             </Words>
             {program && program.rows.length > 0 && (
@@ -143,16 +143,16 @@ function Programs({ controller, standing }: { controller: Controller & { id: str
                 {known && (
                   <Action
                     kind="second"
-                    title="Its key-in sheet"
-                    label={`Its key-in sheet: program ${slot}`}
+                    title={KILN_SCREEN.keySheet}
+                    label={KILN_SCREEN.keySheetProgram(slot)}
                     testID={`program-${slot}-open`}
                     onPress={() => router.push(runHref(known.pieceId, known.stepId, 'key-in'))}
                   />
                 )}
                 <Action
                   kind="plain"
-                  title="Take it out"
-                  label={`Take the entry of program ${slot} out`}
+                  title={KILN_SCREEN.takeItOut}
+                  label={KILN_SCREEN.takeEntryProgram(slot)}
                   disabled={takeOut.saving}
                   testID={`program-${slot}-take-out`}
                   onPress={() => remove(program)}
@@ -160,8 +160,8 @@ function Programs({ controller, standing }: { controller: Controller & { id: str
                 {known && (
                   <Action
                     kind="plain"
-                    title="Different program in this slot"
-                    label={`Different program in this slot: program ${slot}`}
+                    title={KILN_SCREEN.differentProgramSlot}
+                    label={KILN_SCREEN.differentProgramSlotProgram(slot)}
                     disabled={key.saving}
                     testID={`program-${slot}-forget`}
                     onPress={() => forget(program)}

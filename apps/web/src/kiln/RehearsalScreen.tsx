@@ -24,6 +24,7 @@ import { Words } from '@/ui/Words';
 import { isWide, useLayout } from '@/ui/useWidth';
 import { RunOutcome } from './RunOutcome';
 import { RunView } from './RunView';
+import { REHEARSAL_SCREEN } from './words';
 
 const DELAYS_H = ['0', '6', '12', '30'] as const;
 type Delay = (typeof DELAYS_H)[number];
@@ -53,13 +54,13 @@ export function RehearsalScreen({ piece, step, schedule, shelves, outdated }: St
 
   const keying = (
     <View style={{ gap: space.small, flex: wide ? 1 : undefined }}>
-      <Heading>To key</Heading>
+      <Heading>{REHEARSAL_SCREEN.toKey}</Heading>
       <KeyedRows rows={rows} controller={controller} testID="to-key" />
       <PanelView panel={panel} onPressed={setPanel} />
       <View style={{ alignItems: 'flex-start' }}>
         <Action
           kind="plain"
-          title="Key it for me"
+          title={REHEARSAL_SCREEN.keyMe}
           testID="key-for-me"
           onPress={() => setPanel(keysFor(rows, first, controller).reduce((one, key) => pressed(one, key), newPanel(controller)))}
         />
@@ -67,9 +68,7 @@ export function RehearsalScreen({ piece, step, schedule, shelves, outdated }: St
       {kept && told && (
         <View testID="rehearsal-holds">
           <Notice tone={told.slips.length > 0 ? 'warn' : 'plain'}>
-            {told.slips.length === 0
-              ? `Program ${kept[0]} holds all ${rows.length} segments as they should be.`
-              : `Program ${kept[0]} holds ${told.slips.length === 1 ? 'a slip' : `${told.slips.length} slips`}. Mend it, or run it and see.`}
+            {told.slips.length === 0 ? REHEARSAL_SCREEN.programHoldsAll(kept[0], rows.length) : REHEARSAL_SCREEN.programHoldsMend(kept[0], told.slips.length)}
           </Notice>
           {told.slips.length > 0 && <Slips slips={told.slips} wanted={rows} shown={shown ?? []} controller={controller} look={firing.look} />}
         </View>
@@ -79,32 +78,32 @@ export function RehearsalScreen({ piece, step, schedule, shelves, outdated }: St
 
   const running = (
     <View style={{ gap: space.small, flex: wide ? 1 : undefined }}>
-      <Heading>To run</Heading>
+      <Heading>{REHEARSAL_SCREEN.toRun}</Heading>
       {run === null || notTaken(run) ? (
         <>
           {profile.mostDelay_s !== undefined && (
             <Choice<Delay>
-              label="Delay, hours"
+              label={REHEARSAL_SCREEN.delayHours}
               value={delay}
               options={DELAYS_H.map((hours) => ({ value: hours, title: hours === '0' ? 'none' : hours }))}
               onChange={setDelay}
               testID="rehearsal-delay"
             />
           )}
-          {profile.alarms && <Tick on={rings} title="Ring when it is time to check" onPress={() => setRings(!rings)} testID="rehearsal-rings" />}
+          {profile.alarms && <Tick on={rings} title={REHEARSAL_SCREEN.ringWhenTime} onPress={() => setRings(!rings)} testID="rehearsal-rings" />}
           {run?.refused && (
             <Notice tone="warn" testID="rehearsal-refused">
               {run.refused}
             </Notice>
           )}
-          <Action title="Run it in quick time" disabled={shown === null} testID="rehearsal-start" onPress={begin} />
-          {shown === null && <Words tone="muted">Key a program in first, or let it be keyed for you.</Words>}
+          <Action title={REHEARSAL_SCREEN.runQuickTime} disabled={shown === null} testID="rehearsal-start" onPress={begin} />
+          {shown === null && <Words tone="muted">{REHEARSAL_SCREEN.keyProgramFirst}</Words>}
         </>
       ) : (
         <>
           <RunView run={run} setRun={setRun} start={start} />
           {told && <RunOutcome run={run} start={start} planned={{ firing, segments: schedule.segments, switchOff, evaluation: told.asPlanned }} />}
-          <Action kind="second" title="Run it again" testID="rehearsal-again" onPress={() => setRun(null)} />
+          <Action kind="second" title={REHEARSAL_SCREEN.runItAgain} testID="rehearsal-again" onPress={() => setRun(null)} />
         </>
       )}
     </View>
@@ -112,13 +111,17 @@ export function RehearsalScreen({ piece, step, schedule, shelves, outdated }: St
 
   return (
     <Screen
-      title="Rehearsal"
-      subtitle={`${piece.name} · as ${controller.name} counts`}
+      title={REHEARSAL_SCREEN.rehearsal}
+      subtitle={REHEARSAL_SCREEN.asCounts(piece.name, controller.name)}
       back={{ title: firingName(step), href: runHref(piece.id, step.id, 'key-in') }}
     >
       <View style={{ gap: space.large }}>
-        <Words>{`A controller of no make that asks, takes and refuses as '${controller.name}' does. Nothing here starts a kiln.`}</Words>
-        {outdated.length > 0 && <Notice tone="warn" testID="rehearsal-outdated">{`This schedule is out of date. ${outdated.join(' ')}`}</Notice>}
+        <Words>{REHEARSAL_SCREEN.controllerNoMake(controller.name)}</Words>
+        {outdated.length > 0 && (
+          <Notice tone="warn" testID="rehearsal-outdated">
+            {REHEARSAL_SCREEN.scheduleOutDate(outdated.join(' '))}
+          </Notice>
+        )}
         <View style={{ flexDirection: wide ? 'row' : 'column', gap: space.wide }}>
           {keying}
           {running}

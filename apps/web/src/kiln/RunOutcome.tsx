@@ -15,6 +15,8 @@ import { Notice } from '@/ui/Notice';
 import { SideBySide } from '@/ui/SideBySide';
 import { Words } from '@/ui/Words';
 import { isOver } from './useQuickTime';
+import { RUN_OUTCOME } from './words';
+import { WORDS } from '@/ui/said';
 
 export interface Planned {
   firing: FiringCase;
@@ -51,7 +53,12 @@ export function RunOutcome({ run, planned, start }: { run: Run; planned: Planned
   return (
     <View style={{ gap: space.small, opacity: stale ? 0.5 : 1 }} testID="run-outcome">
       {standing && (
-        <Words testID="run-glass">{`Estimate: ${emptyFiringOf(firing) ? 'inside of the load' : 'glass core'} ${text(formatTemperature(standing.core_C, units.temperature))}.`}</Words>
+        <Words testID="run-glass">
+          {RUN_OUTCOME.estimate(
+            emptyFiringOf(firing) ? RUN_OUTCOME.insideLoad : RUN_OUTCOME.glassCore,
+            text(formatTemperature(standing.core_C, units.temperature)),
+          )}
+        </Words>
       )}
       <MeasuredWidth height={CHART_HEIGHT}>
         {(width) => (
@@ -68,18 +75,12 @@ export function RunOutcome({ run, planned, start }: { run: Run; planned: Planned
         )}
       </MeasuredWidth>
       <Words bold testID="run-verdict">
-        {same
-          ? isOver(run)
-            ? 'It ran as planned.'
-            : 'Left alone it goes as planned.'
-          : isOver(run)
-            ? 'It ran otherwise than planned:'
-            : 'Left alone from here it comes to this:'}
+        {same ? (isOver(run) ? RUN_OUTCOME.ranPlanned : RUN_OUTCOME.leftAloneGoes) : isOver(run) ? RUN_OUTCOME.ranOtherwiseThan : RUN_OUTCOME.leftAloneComes}
       </Words>
-      {!same && <SideBySide heads={['as planned', isOver(run) ? 'as it ran' : 'as it runs']} rows={changes} testID="run-changes" />}
+      {!same && <SideBySide heads={[WORDS.asPlanned, isOver(run) ? RUN_OUTCOME.asItRan : RUN_OUTCOME.asItRuns]} rows={changes} testID="run-changes" />}
       {simulation.stalled && (
         <Notice tone="warn" testID="run-stalled">
-          {`The kiln gets no further than ${text(formatTemperature(simulation.stalled.at_C, units.temperature))}.`}
+          {RUN_OUTCOME.kilnGetsNo(text(formatTemperature(simulation.stalled.at_C, units.temperature)))}
         </Notice>
       )}
       {broken.length > 0 && (

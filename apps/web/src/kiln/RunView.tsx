@@ -12,6 +12,7 @@ import { Words } from '@/ui/Words';
 import { clockAfter } from '@/ui/clock';
 import { HoldLonger } from './HoldLonger';
 import { type Pace, isOver, useQuickTime } from './useQuickTime';
+import { RUN_VIEW } from './words';
 
 export interface RunViewProps {
   run: Run;
@@ -44,7 +45,7 @@ export function RunView({ run, setRun, start, cuts = true, pace: first = 'tenMin
     <View style={{ gap: space.small }} testID="run-view">
       <View
         role="group"
-        aria-label="What the controller shows"
+        aria-label={RUN_VIEW.whatControllerShows}
         style={{
           ...{ minHeight: scaled(112), padding: space.medium, justifyContent: 'space-between' },
           ...{ backgroundColor: colours.surface, borderWidth: 1, borderColor: run.ringing ? colours.warn : colours.muted },
@@ -53,43 +54,49 @@ export function RunView({ run, setRun, start, cuts = true, pace: first = 'tenMin
       >
         <View style={{ flexDirection: 'row', justifyContent: 'space-between' }}>
           <Words bold testID="run-says">
-            {off ? 'Without power' : run.ringing ? 'It rings' : says}
+            {off ? RUN_VIEW.withoutPower : run.ringing ? RUN_VIEW.itRings : says}
           </Words>
           <Words tone="muted" testID="run-segment">
-            {segment > 0 ? `segment ${segment}` : ''}
+            {segment > 0 ? RUN_VIEW.segment(segment) : ''}
           </Words>
         </View>
         <View testID="run-reads">
           <FigureText value={{ figure: off ? '–' : String(reads), unit: off ? '' : `°${profile.unit}` }} size="large" />
         </View>
         <Words size="label" tone={run.refused ? 'warn' : 'muted'} bold={run.refused !== ''} testID="run-left">
-          {run.refused || (left_s === null ? ' ' : `${text(formatDuration(60 * Math.ceil(left_s / 60)))} left`)}
+          {run.refused || (left_s === null ? ' ' : RUN_VIEW.left(text(formatDuration(60 * Math.ceil(left_s / 60)))))}
         </Words>
       </View>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
-        {run.ringing && <Action title="Quiet" testID="run-quiet" onPress={() => press('quiet')} />}
-        {profile.skips && <Action kind="second" title="Send on" label="Send on, to the next segment" testID="run-skip" onPress={() => press('skip')} />}
+        {run.ringing && <Action title={RUN_VIEW.quiet} testID="run-quiet" onPress={() => press('quiet')} />}
+        {profile.skips && <Action kind="second" title={RUN_VIEW.sendOn} label={RUN_VIEW.sendNextSegment} testID="run-skip" onPress={() => press('skip')} />}
         {profile.addTime_s !== undefined && !over && !longer && (
-          <Action kind="second" title="Longer hold" testID="run-add-time" onPress={() => setLonger(true)} />
+          <Action kind="second" title={RUN_VIEW.longerHold} testID="run-add-time" onPress={() => setLonger(true)} />
         )}
         {addsDegrees && (
-          <Action kind="second" title={`+ ${addsDegrees}`} label={`+ ${addsDegrees}: go hotter`} testID="run-add-degrees" onPress={() => press('addDegrees')} />
+          <Action
+            kind="second"
+            title={`+ ${addsDegrees}`}
+            label={RUN_VIEW.goHotter(addsDegrees)}
+            testID="run-add-degrees"
+            onPress={() => press('addDegrees')}
+          />
         )}
-        {!over && <Action kind="second" title="Stop it" testID="run-stop" onPress={() => press('stop')} />}
+        {!over && <Action kind="second" title={RUN_VIEW.stopIt} testID="run-stop" onPress={() => press('stop')} />}
       </View>
       {longer && profile.addTime_s !== undefined && !over && (
         <HoldLonger step_s={profile.addTime_s} onLonger={(change) => setRun((one) => one && change(one))} />
       )}
       <Words testID="run-clock">
-        {`${clockAfter(start, run.at_s)}, ${text(formatDuration(60 * Math.floor(run.at_s / 60)))} since it was started.${last ? ` Last: it ${last.said}.` : ''}`}
+        {RUN_VIEW.sinceStarted(clockAfter(start, run.at_s), text(formatDuration(60 * Math.floor(run.at_s / 60))), last ? RUN_VIEW.lastIt(last.said) : '')}
       </Words>
       {!over && (
         <>
           <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
-            <Action kind="second" title={playing ? 'Let time stand' : 'Let time go on'} testID="run-pause" onPress={() => setPlaying(!playing)} />
+            <Action kind="second" title={playing ? RUN_VIEW.letTimeStand : RUN_VIEW.letTimeGo} testID="run-pause" onPress={() => setPlaying(!playing)} />
             <Action
               kind="second"
-              title="To the next change"
+              title={RUN_VIEW.nextChange}
               disabled={run.ringing}
               testID="run-next"
               onPress={() => {
@@ -99,20 +106,20 @@ export function RunView({ run, setRun, start, cuts = true, pace: first = 'tenMin
             />
           </View>
           <Choice<Pace>
-            label="A second is"
+            label={RUN_VIEW.aSecondIs}
             value={pace}
             options={[
-              { value: 'minute', title: 'a minute' },
+              { value: 'minute', title: RUN_VIEW.aMinute },
               { value: 'tenMinutes', title: '10 minutes' },
-              { value: 'hour', title: 'an hour' },
+              { value: 'hour', title: RUN_VIEW.anHour },
             ]}
             onChange={setPace}
             testID="run-pace"
           />
           {cuts && !off && (
-            <View role="group" aria-label="The power goes for" style={{ gap: space.hair }}>
+            <View role="group" aria-label={RUN_VIEW.powerGoes} style={{ gap: space.hair }}>
               <Words size="label" tone="muted">
-                The power goes for
+                {RUN_VIEW.powerGoes}
               </Words>
               <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
                 {CUTS_S.map((seconds) => (

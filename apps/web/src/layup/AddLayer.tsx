@@ -10,6 +10,7 @@ import { Words } from '@/ui/Words';
 import { glassOf, madeOf } from '@/shelves/everyGlass';
 import { firstLayer } from './pieceEntry';
 import type { Layup } from './useLayup';
+import { ADD_LAYER } from './words';
 
 /** stepId: the step in which it is laid; the first one where left out. */
 export function AddLayer({ layup, shelves, stepId, onAdded }: { layup: Layup; shelves: Shelves; stepId?: string; onAdded(): void }) {
@@ -17,7 +18,12 @@ export function AddLayer({ layup, shelves, stepId, onAdded }: { layup: Layup; sh
   const { doc } = layup;
   const all = laidLayers(doc);
   const last = doc.journey.find((step): step is LayStep => step.kind === 'lay' && step.id === stepId)?.layers.at(-1) ?? all.at(-1);
-  if (all.length >= LAYERS_AT_MOST) return <Words size="label" tone="muted">{`${LAYERS_AT_MOST} layers at most`}</Words>;
+  if (all.length >= LAYERS_AT_MOST)
+    return (
+      <Words size="label" tone="muted">
+        {ADD_LAYER.layersAtMost(LAYERS_AT_MOST)}
+      </Words>
+    );
 
   const add = (form: LayerForm): void => {
     const usable = shelves.glasses.filter((glass) => comesAs(glass, form) && !shelves.archived.includes(glass.id));
@@ -37,7 +43,7 @@ export function AddLayer({ layup, shelves, stepId, onAdded }: { layup: Layup; sh
   return (
     <View style={{ gap: space.hair, paddingVertical: space.small }}>
       <Words size="label" tone="muted">
-        On top comes
+        {ADD_LAYER.onTopComes}
       </Words>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }} testID="add-forms">
         {LAYER_FORMS.map((form) => (

@@ -20,6 +20,7 @@ import { Words } from '@/ui/Words';
 import { countWords } from '@/ui/countWords';
 import { MOTIF_FIELDS, MOTIF_KINDS, MOTIF_TITLES, type MotifField, type MotifKind, type TypedMotifs, fieldsOf, readMotif } from './motifEntry';
 import type { Layup } from './useLayup';
+import { ADD_MOTIF } from './words';
 
 export interface AddMotifProps {
   layup: Layup;
@@ -64,7 +65,7 @@ function MotifForm({ layup, pieceId, step, shelves, onLaid }: AddMotifProps) {
   function lay(): void {
     if (!read.ok) return;
     const { footprint, dammed, words: _words, ...laid } = read.value;
-    const what = `${MOTIF_TITLES[kind].toLowerCase()} laid`;
+    const what = ADD_MOTIF.laid(MOTIF_TITLES[kind].toLowerCase());
     layup.edit(layMotif(doc, step.id, { ...laid, instead, what, ...(outlines ? { outline: { footprint, dammed } } : {}) }, uuid));
     onLaid();
   }
@@ -72,7 +73,7 @@ function MotifForm({ layup, pieceId, step, shelves, onLaid }: AddMotifProps) {
   return (
     <View style={{ gap: space.small, paddingVertical: space.small }} testID="add-motif-panel">
       <Choice
-        label="Laid as"
+        label={ADD_MOTIF.laidAs}
         value={kind}
         options={MOTIF_KINDS.map((value) => ({ value, title: MOTIF_TITLES[value] }))}
         onChange={choose}
@@ -92,7 +93,7 @@ function MotifForm({ layup, pieceId, step, shelves, onLaid }: AddMotifProps) {
         ))}
       </View>
       <Words size="label" tone="muted">
-        {glassIds.length > 1 ? 'Its glasses, in turn; a touch takes one away' : 'Its glass'}
+        {glassIds.length > 1 ? ADD_MOTIF.glassesTurnTouch : ADD_MOTIF.itsGlass}
       </Words>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
         {glassIds.map((id, i) => {
@@ -113,8 +114,8 @@ function MotifForm({ layup, pieceId, step, shelves, onLaid }: AddMotifProps) {
         {glassIds.length < COLOURS_AT_MOST && (
           <Action
             kind={adds ? 'main' : 'second'}
-            title="Another after it"
-            label="Another after it: a glass that takes turns with these"
+            title={ADD_MOTIF.anotherAfterIt}
+            label={ADD_MOTIF.anotherAfterGlass}
             testID="motif-more"
             onPress={() => setAdds(!adds)}
           />
@@ -132,14 +133,14 @@ function MotifForm({ layup, pieceId, step, shelves, onLaid }: AddMotifProps) {
       />
       {kind === 'woven' && (
         <>
-          <Of title="with a border" value={borderId} begin={plain} {...{ shelves, pieceId }} onChange={setBorder} testID="motif-bordered" />
-          <Of title="with a cap over everything" value={capId} begin={plain} {...{ shelves, pieceId }} onChange={setCap} testID="motif-capped" />
+          <Of title={ADD_MOTIF.withABorder} value={borderId} begin={plain} {...{ shelves, pieceId }} onChange={setBorder} testID="motif-bordered" />
+          <Of title={ADD_MOTIF.capOverEverything} value={capId} begin={plain} {...{ shelves, pieceId }} onChange={setCap} testID="motif-capped" />
         </>
       )}
       {step.layers.length > 0 && (
         <Tick
           on={instead}
-          title={`replacing the layers here (${countWords(step.layers.length, 'layer', 'layers')})`}
+          title={ADD_MOTIF.replacingLayers(countWords(step.layers.length, 'layer', 'layers'))}
           onPress={() => setInstead(!instead)}
           testID="motif-instead"
         />
@@ -147,7 +148,7 @@ function MotifForm({ layup, pieceId, step, shelves, onLaid }: AddMotifProps) {
       {isFirst && (
         <Tick
           on={outlines}
-          title={kind === 'onEdge' ? 'the piece is as large as that, in a dam' : 'the piece is as large as that'}
+          title={kind === 'onEdge' ? ADD_MOTIF.pieceLargeDam : ADD_MOTIF.pieceLarge}
           onPress={() => setOutlines(!outlines)}
           testID="motif-outline"
         />
@@ -161,7 +162,7 @@ function MotifForm({ layup, pieceId, step, shelves, onLaid }: AddMotifProps) {
           {read.problem.message}
         </Notice>
       )}
-      <Action title="Lay it" label="Lay it: all of its parts" disabled={!read.ok} testID="motif-lay" onPress={lay} />
+      <Action title={ADD_MOTIF.layIt} label={ADD_MOTIF.layAllParts} disabled={!read.ok} testID="motif-lay" onPress={lay} />
     </View>
   );
 }
@@ -183,7 +184,7 @@ function Of({ title, value, begin, shelves, pieceId, onChange, testID }: OfProps
     <View>
       <Tick on={value !== null} title={title} onPress={() => onChange(value === null ? (begin ?? null) : null)} testID={testID} />
       {value !== null && (
-        <Fold title={glassName(shelves, value)} about="its glass" testID={`${testID}-glass`}>
+        <Fold title={glassName(shelves, value)} about={ADD_MOTIF.itsGlassSmall} testID={`${testID}-glass`}>
           {() => <GlassChoice shelves={shelves} pieceId={pieceId} form="cap" value={value} onChange={({ id }) => onChange(id)} />}
         </Fold>
       )}

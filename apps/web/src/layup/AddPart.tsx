@@ -20,17 +20,19 @@ import { readCorners } from './corners';
 import { withinOf } from './planned';
 import { readLength } from './typed';
 import type { Layup } from './useLayup';
+import { ADD_PART } from './words';
+import { WORDS } from '@/ui/said';
 
 const SHAPES = ['rectangle', 'disc', 'oval', 'polygon', 'strip', 'rod', 'stringer'] as const;
 type Shape = (typeof SHAPES)[number];
 const TITLES: Record<Shape, string> = {
-  rectangle: 'Rectangle',
-  disc: 'Disc',
-  oval: 'Oval',
-  polygon: 'Corners',
-  strip: 'Bent strip',
-  rod: 'Rod',
-  stringer: 'Stringer',
+  rectangle: ADD_PART.rectangle,
+  disc: WORDS.disc,
+  oval: WORDS.oval,
+  polygon: WORDS.corners,
+  strip: ADD_PART.bentStrip,
+  rod: ADD_PART.rod,
+  stringer: ADD_PART.stringer,
 };
 
 export interface AddPartProps {
@@ -80,7 +82,7 @@ function PartForm({ layup, pieceId, step, body, shelves, onAdded }: AddPartProps
   const lay = (): void => {
     const outline = outlineOf(entry, unit);
     if (!outline.ok) return setProblem(outline.problem.message);
-    const across = form === 'pieces' ? null : readLength(entry.across, 'The rod', ROD_RANGE_M, unit);
+    const across = form === 'pieces' ? null : readLength(entry.across, ADD_PART.theRod, ROD_RANGE_M, unit);
     if (across && !across.ok) return setProblem(across.problem.message);
     const stuff: Stuff =
       form === 'pieces' ? { form, glassId: glass?.id ?? '', thickness_m } : { form, glassId: glass?.id ?? '', diameter_m: across?.ok ? across.value : 0.002 };
@@ -94,37 +96,37 @@ function PartForm({ layup, pieceId, step, body, shelves, onAdded }: AddPartProps
   return (
     <View style={{ gap: space.small, paddingVertical: space.small }} testID="add-part-panel">
       <Choice
-        label="A part"
+        label={ADD_PART.aPart}
         value={shape}
         options={SHAPES.map((value) => ({ value, title: TITLES[value] }))}
         onChange={(next) => set({ shape: next })}
         testID="part-shape"
       />
       {(shape === 'rectangle' || shape === 'oval' || shape === 'strip') && (
-        <Field label="Wide" value={entry.width} onChange={(width) => set({ width })} testID="part-new-width" />
+        <Field label={ADD_PART.wide} value={entry.width} onChange={(width) => set({ width })} testID="part-new-width" />
       )}
-      {shape === 'disc' && <Field label="Across" value={entry.width} onChange={(width) => set({ width })} testID="part-new-width" />}
+      {shape === 'disc' && <Field label={ADD_PART.across} value={entry.width} onChange={(width) => set({ width })} testID="part-new-width" />}
       {(shape === 'rectangle' || shape === 'oval') && (
-        <Field label="Long" value={entry.length} onChange={(length) => set({ length })} testID="part-new-length" />
+        <Field label={ADD_PART.long} value={entry.length} onChange={(length) => set({ length })} testID="part-new-length" />
       )}
       {(shape === 'rod' || shape === 'stringer') && (
         <>
-          <Field label="Thick" value={entry.across} onChange={(across) => set({ across })} testID="part-new-across" />
-          <Field label="Long" value={entry.length} onChange={(length) => set({ length })} hint="straight; or tell its bends below" testID="part-new-length" />
+          <Field label={WORDS.thick} value={entry.across} onChange={(across) => set({ across })} testID="part-new-across" />
+          <Field label={ADD_PART.long} value={entry.length} onChange={(length) => set({ length })} hint={ADD_PART.straightTellBends} testID="part-new-length" />
         </>
       )}
       {(shape === 'polygon' || shape === 'strip' || shape === 'rod' || shape === 'stringer') && (
         <Field
-          label={shape === 'polygon' ? 'Corners' : shape === 'strip' ? 'Along' : 'Along, where it bends'}
+          label={shape === 'polygon' ? WORDS.corners : shape === 'strip' ? ADD_PART.along : ADD_PART.alongWhereBends}
           value={entry.points}
-          hint={shape === 'polygon' ? 'to the right and to the back of each, as 0 0; 30 0; 15 40' : 'points of its middle line, as 0 0; 40 12; 90 0'}
+          hint={shape === 'polygon' ? ADD_PART.rightBackEach : ADD_PART.pointsMiddleLine}
           onChange={(points) => set({ points })}
           testID="part-new-points"
         />
       )}
       {form === 'pieces' && sizes_m.length > 1 && (
         <Choice
-          label="Cut from a sheet of"
+          label={ADD_PART.cutSheet}
           value={String(thickness_m)}
           options={sizes_m.map((size) => ({ value: String(size), title: text(formatStock(size, unit)) }))}
           onChange={(size) => setThickness(Number(size))}
@@ -137,7 +139,7 @@ function PartForm({ layup, pieceId, step, body, shelves, onAdded }: AddPartProps
           {problem}
         </Notice>
       )}
-      <Action title="Lay it" label="Lay it on the plan" disabled={!glass} testID="part-lay" onPress={lay} />
+      <Action title={ADD_PART.layIt} label={ADD_PART.layPlan} disabled={!glass} testID="part-lay" onPress={lay} />
     </View>
   );
 }
@@ -149,7 +151,7 @@ function outlineOf({ shape, width, length, points }: Entry, unit: 'mm' | 'in'): 
   const side = (typed: string, name: string): Outcome<number> => readLength(typed, name, PART_RANGE_M, unit);
   const along = (least: number, example: string): Outcome<[number, number][]> => {
     const read = readCorners(points, unit, least);
-    return read ? { ok: true, value: read } : refused('unreadable', '', `'${points.trim()}' are not points. Write two lengths for each, as ${example}.`);
+    return read ? { ok: true, value: read } : refused('unreadable', '', ADD_PART.notPointsWrite(points.trim(), example));
   };
   const checked = (outline: PartOutline): Outcome<PartOutline> => {
     const parsed = PartOutlineSchema.safeParse(outline);
@@ -158,11 +160,11 @@ function outlineOf({ shape, width, length, points }: Entry, unit: 'mm' | 'in'): 
   switch (shape) {
     case 'rectangle':
     case 'oval': {
-      const [wide, long] = [side(width, 'The width'), side(length, 'The length')];
+      const [wide, long] = [side(width, WORDS.theWidth), side(length, WORDS.theLength)];
       return !wide.ok ? wide : !long.ok ? long : { ok: true, value: { shape, width_m: wide.value, length_m: long.value } };
     }
     case 'disc': {
-      const wide = side(width, 'The disc');
+      const wide = side(width, ADD_PART.theDisc);
       return wide.ok ? { ok: true, value: { shape, diameter_m: wide.value } } : wide;
     }
     case 'polygon': {
@@ -170,7 +172,7 @@ function outlineOf({ shape, width, length, points }: Entry, unit: 'mm' | 'in'): 
       return corners.ok ? checked({ shape, corners_m: corners.value }) : corners;
     }
     case 'strip': {
-      const [wide, line] = [side(width, 'The width'), along(2, '0 0; 40 12; 90 0')];
+      const [wide, line] = [side(width, WORDS.theWidth), along(2, '0 0; 40 12; 90 0')];
       return !wide.ok ? wide : !line.ok ? line : checked({ shape, width_m: wide.value, along_m: line.value });
     }
     default: {
@@ -178,7 +180,7 @@ function outlineOf({ shape, width, length, points }: Entry, unit: 'mm' | 'in'): 
         const line = along(2, '0 0; 40 12; 90 0');
         return line.ok ? checked({ shape: 'rod', along_m: line.value }) : line;
       }
-      const long = side(length, 'The length');
+      const long = side(length, WORDS.theLength);
       return long.ok ? { ok: true, value: { shape: 'rod', along_m: [[-long.value / 2, 0] as const, [long.value / 2, 0] as const] } } : long;
     }
   }

@@ -7,12 +7,13 @@ import { Why } from '@/ui/Why';
 import { Words } from '@/ui/Words';
 import { hatched } from '@/ui/hatched';
 import type { FitNews } from './useFit';
+import { FIT_NOTES } from './words';
 
 const HELD = ['faceDown', 'capped'];
 
 export function FitNotes({ fit }: { fit: FitNews | null }) {
   const { colours } = useTheme();
-  if (!fit) return <Words tone="muted">Judging the fit …</Words>;
+  if (!fit) return <Words tone="muted">{FIT_NOTES.judgingTheFit}</Words>;
   return (
     <View style={{ gap: space.hair, ...hatched(colours, fit.stale) }} testID="fit">
       {fit.findings.map(({ key, tone, sentence, reckoning }) => (

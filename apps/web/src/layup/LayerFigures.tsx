@@ -26,6 +26,8 @@ import { countWords } from '@/ui/countWords';
 import { clamp, nextOf, stepFrom } from '@/ui/stepFrom';
 import { Count, Share, aTenth } from './HandSteppers';
 import { strewnWithin } from './typed';
+import { LAYER_FIGURES } from './words';
+import { WORDS } from '@/ui/said';
 
 interface LayerFiguresProps {
   layer: LaidLayer;
@@ -96,7 +98,7 @@ function Strewn({
   return (
     <>
       <Stepper
-        label="laid"
+        label={LAYER_FIGURES.laid}
         shown={formatStrewn(value, units)}
         other={formatStrewn(value, otherUnits(units))}
         read={(typed) => strewnWithin(typed, 'perArea', over_m2, units)}
@@ -105,7 +107,7 @@ function Strewn({
         testID={testID}
       />
       <Stepper
-        label="in all"
+        label={WORDS.inAll}
         shown={formatMass(value * over_m2, units.mass)}
         other={formatMass(value * over_m2, otherUnits(units).mass)}
         read={(typed) => strewnWithin(typed, 'mass', over_m2, units)}
@@ -119,10 +121,10 @@ function Strewn({
 
 function Melted({ perArea_kg_m2, over_m2, density_kg_m3 }: { perArea_kg_m2: number; over_m2: number; density_kg_m3?: number }) {
   const { length } = useUnits();
-  const deep = density_kg_m3 === undefined ? '' : `, ${text(formatLength(perArea_kg_m2 / density_kg_m3, length))} deep once it has melted`;
+  const deep = density_kg_m3 === undefined ? '' : LAYER_FIGURES.deepOnceMelted(text(formatLength(perArea_kg_m2 / density_kg_m3, length)));
   return (
     <Words size="label" tone="muted">
-      {`over ${text(formatArea(over_m2, length))}${deep}`}
+      {LAYER_FIGURES.over(text(formatArea(over_m2, length)), deep)}
     </Words>
   );
 }
@@ -131,7 +133,7 @@ function Melted({ perArea_kg_m2, over_m2, density_kg_m3 }: { perArea_kg_m2: numb
 function OnPlan({ count, cover }: { count: number; cover: number }) {
   return (
     <Words size="label" tone="muted" testID="layer-placed">
-      {`${countWords(count, 'part lies', 'parts lie')} on the plan and ${count === 1 ? 'covers' : 'cover'} ${percent(cover)}; move, add or take them away from above.`}
+      {LAYER_FIGURES.planMoveAdd(countWords(count, ...LAYER_FIGURES.partsLie), count, percent(cover))}
     </Words>
   );
 }

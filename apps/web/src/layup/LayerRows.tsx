@@ -12,6 +12,7 @@ import { TARGET, scaled } from '@/theme/theme';
 import { Swatch } from '@/ui/Swatch';
 import { Words } from '@/ui/Words';
 import { sliderProps } from '@/ui/sliderProps';
+import { LAYER_ROWS } from './words';
 
 export interface LayerRowsProps {
   /** Those of the body, index 0 at the bottom, and which of them the step lays: only they can be changed. */
@@ -32,7 +33,7 @@ export function LayerRows({ laid, own, layers, names, selected, onSelect, onMove
   const units = useUnits();
   const [lifted, setLifted] = useState<{ index: number; by: number } | null>(null);
   return (
-    <View role="list" aria-label="Layers, top one first">
+    <View role="list" aria-label={LAYER_ROWS.layersTopOne}>
       {laid
         .map((layer, index) => (
           <View
@@ -64,7 +65,7 @@ export function LayerRows({ laid, own, layers, names, selected, onSelect, onMove
                   {[
                     layers[index].name,
                     ...(layer.form === 'sheet' ? [] : [LAYER_KINDS[layer.form].name.toLowerCase()]),
-                    ...(layers[index].coated ? [`coating ${layers[index].coated}`] : []),
+                    ...(layers[index].coated ? [LAYER_ROWS.coating(layers[index].coated)] : []),
                   ].join(' · ')}
                 </Words>
               </KitListItem.Content>
@@ -138,7 +139,14 @@ function Grip({ name, index, count, onLift, onMove }: GripProps) {
     <GestureDetector gesture={gesture} touchAction="none" userSelect="none">
       <View
         {...keys}
-        {...sliderProps({ name: `Place of ${name}`, value: index + 1, least: 1, most: count, spoken: `${index + 1} of ${count} from the shelf`, along: 'up' })}
+        {...sliderProps({
+          name: LAYER_ROWS.placeOf(name),
+          value: index + 1,
+          least: 1,
+          most: count,
+          spoken: LAYER_ROWS.ofFromThe(index + 1, count),
+          along: 'up',
+        })}
         testID={`layer-grip-${index}`}
         style={{ width: TARGET, height: TARGET, alignItems: 'center', justifyContent: 'center', cursor: 'grab' as never }}
       >

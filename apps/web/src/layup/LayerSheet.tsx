@@ -28,6 +28,8 @@ import { GlassChoice } from '@/shelves/GlassChoice';
 import { facesDiffer, glassOf, madeInto, madeOf } from '@/shelves/everyGlass';
 import { LayerFigures } from './LayerFigures';
 import type { Layup } from './useLayup';
+import { LAYER_SHEET } from './words';
+import { WORDS } from '@/ui/said';
 
 export interface LayerSheetProps {
   layup: Layup;
@@ -57,9 +59,9 @@ export function LayerSheet({ layup, pieceId, layer, place: { index, count }, nam
   return (
     <Drawer
       title={name}
-      subtitle={`${glassName(shelves, layer.glassId)}, ${LAYER_KINDS[layer.form].name.toLowerCase()}, layer ${index + 1} of ${count} from the shelf`}
-      label={`${name}, its figures`}
-      closeLabel={`Done with ${name}`}
+      subtitle={LAYER_SHEET.layerShelf(glassName(shelves, layer.glassId), LAYER_KINDS[layer.form].name.toLowerCase(), index + 1, count)}
+      label={LAYER_SHEET.itsFigures(name)}
+      closeLabel={LAYER_SHEET.doneWith(name)}
       onClose={() => onSelect(null)}
       testID="layer-sheet"
     >
@@ -71,20 +73,34 @@ export function LayerSheet({ layup, pieceId, layer, place: { index, count }, nam
         change={change}
       />
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small, paddingVertical: space.small }}>
-        <Action kind="second" title="Up" label={`Move ${name} up`} disabled={index === count - 1} testID="layer-up" onPress={() => move(index + 1)} />
-        <Action kind="second" title="Down" label={`Move ${name} down`} disabled={index === 0} testID="layer-down" onPress={() => move(index - 1)} />
+        <Action
+          kind="second"
+          title={LAYER_SHEET.up}
+          label={LAYER_SHEET.moveUp(name)}
+          disabled={index === count - 1}
+          testID="layer-up"
+          onPress={() => move(index + 1)}
+        />
+        <Action
+          kind="second"
+          title={LAYER_SHEET.down}
+          label={LAYER_SHEET.moveDown(name)}
+          disabled={index === 0}
+          testID="layer-down"
+          onPress={() => move(index - 1)}
+        />
         {((layer.form === 'sheet' && layer.coated) || facesDiffer(shelves, layer.glassId)) && (
           <Action
             kind="second"
-            title="Turn over"
+            title={LAYER_SHEET.turnOver}
             testID="layer-turn"
             onPress={() => layup.edit(turnLayer(doc, layer.id, facesDiffer(shelves, layer.glassId)))}
           />
         )}
         <Action
           kind="second"
-          title="Lay another"
-          label={`Lay another like ${name}`}
+          title={LAYER_SHEET.layAnother}
+          label={LAYER_SHEET.layAnotherLike(name)}
           disabled={laidLayers(doc).length >= LAYERS_AT_MOST}
           testID="layer-repeat"
           onPress={() => {
@@ -94,8 +110,8 @@ export function LayerSheet({ layup, pieceId, layer, place: { index, count }, nam
         />
         <Action
           kind="second"
-          title="Remove"
-          label={`Remove ${name}`}
+          title={WORDS.remove}
+          label={LAYER_SHEET.remove(name)}
           disabled={laidLayers(doc).length === 1}
           testID="layer-remove"
           onPress={() => {
@@ -105,14 +121,14 @@ export function LayerSheet({ layup, pieceId, layer, place: { index, count }, nam
         />
       </View>
       <Choice
-        label="Form"
+        label={LAYER_SHEET.form}
         value={layer.form}
         options={[...new Set([...(glass?.forms ?? []), layer.form, 'chunks' as const])].map((form) => ({ value: form, title: LAYER_KINDS[form].name }))}
         onChange={setForm}
         testID="form"
       />
       <Words size="label" tone="muted">
-        Glass
+        {WORDS.glass}
       </Words>
       <GlassChoice
         pieceId={pieceId}

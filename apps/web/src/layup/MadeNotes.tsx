@@ -10,6 +10,7 @@ import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Notice } from '@/ui/Notice';
 import { Words } from '@/ui/Words';
+import { MADE_NOTES } from './words';
 
 export function MadeNotes({ doc, shelves }: { doc: PieceDoc; shelves: Shelves }) {
   const units = useUnits();
@@ -24,7 +25,7 @@ export function MadeNotes({ doc, shelves }: { doc: PieceDoc; shelves: Shelves })
       <Action
         kind="plain"
         title={one.name}
-        label={`${one.name}, made glass: open it`}
+        label={MADE_NOTES.madeGlassOpen(one.name)}
         testID={`made-${one.id}`}
         onPress={() => router.push(`/shelves/made/${one.id}`)}
       />
@@ -32,14 +33,14 @@ export function MadeNotes({ doc, shelves }: { doc: PieceDoc; shelves: Shelves })
     if (left_kg !== undefined && isShort(left_kg, one))
       return (
         <Notice key={one.id} tone="warn" actions={open} testID="made-short">
-          {`Of '${one.name}' ${words}: it goes into fewer pieces, or thinner.`}
+          {MADE_NOTES.goesIntoFewer(one.name, words)}
         </Notice>
       );
     return (
       <View key={one.id} style={{ flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: space.small }} testID="made-note">
         {open}
         <Words size="label" tone="muted">
-          {[...(one.from ? [`made glass from ${one.from.name}`] : ['made glass']), ...(words === null ? [] : [words])].join(', ')}
+          {[...(one.from ? [MADE_NOTES.madeGlassFrom(one.from.name)] : [MADE_NOTES.madeGlass]), ...(words === null ? [] : [words])].join(', ')}
         </Words>
       </View>
     );

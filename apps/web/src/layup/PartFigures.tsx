@@ -11,6 +11,8 @@ import { clamp, stepFrom } from '@/ui/stepFrom';
 import { withinOf } from './planned';
 import { placeWithin } from './typed';
 import type { Layup } from './useLayup';
+import { PART_FIGURES } from './words';
+import { WORDS } from '@/ui/said';
 
 const MILLIMETRE = 0.001;
 
@@ -48,16 +50,16 @@ export function Places({ chosen, body, layup, step, edit }: PlacesProps) {
   );
   return (
     <>
-      {place('from left', left, right, x, (by) => edit(moveParts(layup.doc, step.id, ids, by, 0), `x ${ids.join()}`), 'part-x')}
-      {place('from front', front, back, y, (by) => edit(moveParts(layup.doc, step.id, ids, 0, by), `y ${ids.join()}`), 'part-y')}
+      {place(WORDS.fromLeft, left, right, x, (by) => edit(moveParts(layup.doc, step.id, ids, by, 0), `x ${ids.join()}`), 'part-x')}
+      {place(WORDS.fromFront, front, back, y, (by) => edit(moveParts(layup.doc, step.id, ids, 0, by), `y ${ids.join()}`), 'part-y')}
       <Column key={`${ids.join()} turned`}>
         <Stepper
-          label="turned"
+          label={PART_FIGURES.turned}
           shown={{ figure: chosen.length === 1 ? String(Math.round(chosen[0].turned_deg * 10) / 10).replace('-', '−') : '0', unit: '°' }}
-          read={(typed) => readFigure(typed, { of: plainMeasure('°'), name: 'The angle', range: { least: -360, most: 360 } }, units)}
+          read={(typed) => readFigure(typed, { of: plainMeasure('°'), name: PART_FIGURES.theAngle, range: { least: -360, most: 360 } }, units)}
           stepped={(direction) => (chosen.length === 1 ? stepFrom(chosen[0].turned_deg, direction, 5) : 5 * direction)}
           onValue={(degrees) =>
-            edit(turnParts(layup.doc, step.id, ids, wholeTurn(degrees - (chosen.length === 1 ? chosen[0].turned_deg : 0))), `turn ${ids.join()}`)
+            edit(turnParts(layup.doc, step.id, ids, wholeTurn(degrees - (chosen.length === 1 ? chosen[0].turned_deg : 0))), PART_FIGURES.turn(ids.join()))
           }
           testID="part-turned"
         />
@@ -75,7 +77,7 @@ export function Sizes({ part, onOutline }: { part: Chosen; onOutline(outline: Pa
         label={label}
         shown={formatLength(value, units.length)}
         other={formatLength(value, otherUnits(units).length)}
-        read={(typed) => readFigure(typed, { of: LENGTH, name: 'The part', range: PART_RANGE_M }, units)}
+        read={(typed) => readFigure(typed, { of: LENGTH, name: PART_FIGURES.thePart, range: PART_RANGE_M }, units)}
         value={value}
         stepped={(direction) => clamp(stepFrom(value, direction, units.length === 'in' ? 0.0254 / 16 : MILLIMETRE), PART_RANGE_M)}
         onValue={onValue}

@@ -16,6 +16,8 @@ import { Tick } from '@/ui/Tick';
 import { Words } from '@/ui/Words';
 import { clamp, stepFrom } from '@/ui/stepFrom';
 import { readLength } from './typed';
+import { PART_PANELS } from './words';
+import { WORDS } from '@/ui/said';
 
 const MILLIMETRE = 0.001;
 
@@ -35,7 +37,7 @@ export function Repeat({ most, unit, onLay }: { most: number; unit: 'mm' | 'in';
     <Stepper
       label={label}
       shown={{ figure: String(row[key]), unit: '' }}
-      read={(typed) => readFigure(typed, { of: COUNT, name: 'The number', range: { least: 1, most } }, METRIC)}
+      read={(typed) => readFigure(typed, { of: COUNT, name: PART_PANELS.theNumber, range: { least: 1, most } }, METRIC)}
       value={row[key]}
       stepped={(direction) => clamp(row[key] + direction, { least: 1, most })}
       onValue={(value) => setRow({ ...row, [key]: value })}
@@ -46,7 +48,7 @@ export function Repeat({ most, unit, onLay }: { most: number; unit: 'mm' | 'in';
     <Stepper
       label={label}
       shown={formatLength(row[key], unit)}
-      read={(typed) => readLength(typed, 'The gap', { least: 0, most: 1 }, unit)}
+      read={(typed) => readLength(typed, PART_PANELS.theGap, { least: 0, most: 1 }, unit)}
       value={row[key]}
       stepped={(direction) => clamp(stepFrom(row[key], direction, unit === 'in' ? 0.0254 / 16 : MILLIMETRE), { least: 0, most: 1 })}
       onValue={(value) => setRow({ ...row, [key]: value })}
@@ -55,16 +57,16 @@ export function Repeat({ most, unit, onLay }: { most: number; unit: 'mm' | 'in';
   );
   return (
     <Panel>
-      {number('in a row', 'count')}
+      {number(PART_PANELS.inARow, 'count')}
       {gap('gap', 'gap_m', 'repeat-gap')}
       {number('rows', 'rows')}
       {row.rows > 1 && gap('between', 'rowGap_m', 'repeat-rowGap')}
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: space.large }}>
-        {row.rows > 1 && <Tick on={staggered} title="Staggered" testID="repeat-staggered" onPress={() => setStaggered(!staggered)} />}
-        <Tick on={centred} title="Round the middle" testID="repeat-centred" onPress={() => setCentred(!centred)} />
+        {row.rows > 1 && <Tick on={staggered} title={PART_PANELS.staggered} testID="repeat-staggered" onPress={() => setStaggered(!staggered)} />}
+        <Tick on={centred} title={PART_PANELS.roundTheMiddle} testID="repeat-centred" onPress={() => setCentred(!centred)} />
       </View>
       <Action
-        title={row.rows > 1 ? `Lay ${row.rows} rows of ${row.count}` : `Lay ${row.count} in a row`}
+        title={row.rows > 1 ? PART_PANELS.layRowsOf(row.rows, row.count) : PART_PANELS.layRow(row.count)}
         testID="repeat-lay"
         onPress={() => onLay({ ...row, staggered, centred })}
       />
@@ -78,15 +80,15 @@ export function Ring({ onLay }: { onLay(count: number): void }) {
   return (
     <Panel>
       <Stepper
-        label="in all"
+        label={WORDS.inAll}
         shown={{ figure: String(count), unit: '' }}
-        read={(typed) => readFigure(typed, { of: COUNT, name: 'The number', range }, METRIC)}
+        read={(typed) => readFigure(typed, { of: COUNT, name: PART_PANELS.theNumber, range }, METRIC)}
         value={count}
         stepped={(direction) => clamp(count + direction, range)}
         onValue={setCount}
         testID="ring-count"
       />
-      <Action title={`Lay a ring of ${count}`} label={`Lay a ring of ${count} round the middle of the piece`} testID="ring-lay" onPress={() => onLay(count)} />
+      <Action title={PART_PANELS.layRing(count)} label={PART_PANELS.layRingRound(count)} testID="ring-lay" onPress={() => onLay(count)} />
     </Panel>
   );
 }
@@ -95,34 +97,28 @@ export function MirrorChoice({ onMirror }: { onMirror(way: Mirror, asWell: boole
   return (
     <Panel>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
-        <Action kind="second" title="Also left to right" testID="mirror-leftRight" onPress={() => onMirror('leftRight', true)} />
-        <Action kind="second" title="Also front to back" testID="mirror-frontBack" onPress={() => onMirror('frontBack', true)} />
-        <Action
-          kind="second"
-          title="Turn it over here"
-          label="Turn it over here: its own mirror image in its own place"
-          testID="mirror-here"
-          onPress={() => onMirror('leftRight', false)}
-        />
+        <Action kind="second" title={PART_PANELS.alsoLeftRight} testID="mirror-leftRight" onPress={() => onMirror('leftRight', true)} />
+        <Action kind="second" title={PART_PANELS.alsoFrontBack} testID="mirror-frontBack" onPress={() => onMirror('frontBack', true)} />
+        <Action kind="second" title={PART_PANELS.turnOver} label={PART_PANELS.turnOverOwn} testID="mirror-here" onPress={() => onMirror('leftRight', false)} />
       </View>
     </Panel>
   );
 }
 
 const LINES: readonly { by: Alignment; title: string }[] = [
-  { by: 'left', title: 'Left sides' },
-  { by: 'middle', title: 'Middles, across' },
-  { by: 'right', title: 'Right sides' },
-  { by: 'front', title: 'Fronts' },
-  { by: 'centre', title: 'Middles, front to back' },
-  { by: 'back', title: 'Backs' },
+  { by: 'left', title: PART_PANELS.leftSides },
+  { by: 'middle', title: PART_PANELS.middlesAcross },
+  { by: 'right', title: PART_PANELS.rightSides },
+  { by: 'front', title: PART_PANELS.fronts },
+  { by: 'centre', title: PART_PANELS.middlesFrontBack },
+  { by: 'back', title: PART_PANELS.backs },
 ];
 
 export function LineUp({ count, onAlign, onSpace }: { count: number; onAlign(by: Alignment): void; onSpace(along: 'x' | 'y'): void }) {
   return (
     <Panel>
       <Words size="label" tone="muted">
-        On one line
+        {PART_PANELS.onOneLine}
       </Words>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
         {LINES.map(({ by, title }) => (
@@ -132,11 +128,11 @@ export function LineUp({ count, onAlign, onSpace }: { count: number; onAlign(by:
       {count > 2 && (
         <>
           <Words size="label" tone="muted">
-            As far apart, the outer ones stay
+            {PART_PANELS.farApartOuter}
           </Words>
           <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
-            <Action kind="second" title="Left to right" testID="space-x" onPress={() => onSpace('x')} />
-            <Action kind="second" title="Front to back" testID="space-y" onPress={() => onSpace('y')} />
+            <Action kind="second" title={PART_PANELS.leftToRight} testID="space-x" onPress={() => onSpace('x')} />
+            <Action kind="second" title={PART_PANELS.frontToBack} testID="space-y" onPress={() => onSpace('y')} />
           </View>
         </>
       )}
@@ -163,7 +159,7 @@ export function CutFrom({ pieceId, layer, sizes_m, shelves, onStuff }: CutFromPr
     <Panel>
       {stuff.form === 'pieces' && sizes_m.length > 1 && (
         <Choice
-          label="Cut from a sheet of"
+          label={PART_PANELS.cutSheet}
           value={String(stuff.thickness_m)}
           options={sizes_m.map((size) => ({ value: String(size), title: text(formatStock(size, length)) }))}
           onChange={(size) => onStuff({ ...stuff, thickness_m: Number(size) })}

@@ -31,6 +31,8 @@ import { Places, Sizes } from './PartFigures';
 import { CutFrom, LineUp, MirrorChoice, Repeat, Ring } from './PartPanels';
 import { callOf } from './planned';
 import type { Layup } from './useLayup';
+import { PART_SHEET } from './words';
+import { WORDS } from '@/ui/said';
 
 export interface PartSheetProps {
   layup: Layup;
@@ -60,7 +62,7 @@ export function PartSheet({ layup, pieceId, step, body, parts, selected, shelves
   const title =
     chosen.length === 1
       ? callOf(layer, first, glassName(shelves, layer.glassId), ofLayer.length > 1 ? ofLayer.indexOf(first) + 1 : null)
-      : `${chosen.length} parts`;
+      : PART_SHEET.parts(chosen.length);
   const toggle = (what: Doing): void => setDoing(doing === what ? null : what);
   const { edit } = layup;
   /** What a copying edit has laid is chosen with what was. */
@@ -74,31 +76,31 @@ export function PartSheet({ layup, pieceId, step, body, parts, selected, shelves
     <Drawer
       title={title}
       subtitle={subtitleOf(chosen, parts, layer, glassName(shelves, layer.glassId), units.length)}
-      label={`${title}, on the plan`}
-      closeLabel={`Done with ${title}`}
+      label={PART_SHEET.onThePlan(title)}
+      closeLabel={PART_SHEET.doneWith(title)}
       onClose={() => onSelect([])}
       testID="part-sheet"
       roomy
     >
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
-        <Does title="Repeat" on={doing === 'repeat'} onPress={() => toggle('repeat')} testID="part-repeat" />
-        <Does title="Mirror" on={doing === 'mirror'} onPress={() => toggle('mirror')} testID="part-mirror" />
-        <Does title="Ring of …" on={doing === 'ring'} onPress={() => toggle('ring')} testID="part-ring" />
-        {chosen.length > 1 && <Does title="Line up" on={doing === 'line'} onPress={() => toggle('line')} testID="part-line" />}
-        <Does title="Glass" on={doing === 'cut'} onPress={() => toggle('cut')} testID="part-glass" />
+        <Does title={PART_SHEET.repeat} on={doing === 'repeat'} onPress={() => toggle('repeat')} testID="part-repeat" />
+        <Does title={PART_SHEET.mirror} on={doing === 'mirror'} onPress={() => toggle('mirror')} testID="part-mirror" />
+        <Does title={PART_SHEET.ringOf} on={doing === 'ring'} onPress={() => toggle('ring')} testID="part-ring" />
+        {chosen.length > 1 && <Does title={PART_SHEET.lineUp} on={doing === 'line'} onPress={() => toggle('line')} testID="part-line" />}
+        <Does title={WORDS.glass} on={doing === 'cut'} onPress={() => toggle('cut')} testID="part-glass" />
         {layerIds.length > chosen.length && (
           <Action
             kind="second"
-            title={`All ${layerIds.length}`}
-            label={`Choose all ${layerIds.length} of this glass`}
+            title={PART_SHEET.all(layerIds.length)}
+            label={PART_SHEET.chooseAllGlass(layerIds.length)}
             testID="part-all"
             onPress={() => onSelect(layerIds)}
           />
         )}
         <Action
           kind="second"
-          title="Remove"
-          label={`Remove ${title}`}
+          title={WORDS.remove}
+          label={PART_SHEET.remove(title)}
           testID="part-remove"
           onPress={() => {
             edit(removeParts(doc, step.id, ids));
@@ -151,7 +153,7 @@ export function PartSheet({ layup, pieceId, step, body, parts, selected, shelves
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: space.large }}>
         <Places chosen={chosen} body={body} layup={layup} step={step} edit={edit} />
         {chosen.length === 1 && (
-          <Sizes part={first} onOutline={(outline) => edit(changePart(doc, step.id, bareOf({ ...first, outline })), `size ${first.id}`)} />
+          <Sizes part={first} onOutline={(outline) => edit(changePart(doc, step.id, bareOf({ ...first, outline })), PART_SHEET.size(first.id))} />
         )}
       </View>
     </Drawer>
@@ -177,13 +179,13 @@ function subtitleOf(chosen: readonly Chosen[], parts: readonly Chosen[], layer: 
   const [first] = chosen;
   const stock =
     'thickness_m' in layer
-      ? `sheet ${text(formatStock(layer.thickness_m, unit))}`
+      ? PART_SHEET.sheet(text(formatStock(layer.thickness_m, unit)))
       : `${layer.form} ${text(formatStock('diameter_m' in layer ? layer.diameter_m : 0, unit))}`;
-  if (chosen.length > 1) return `of ${parts.length} in this step`;
+  if (chosen.length > 1) return PART_SHEET.ofInThis(parts.length);
   const corners = partCorners(first, first.across_m);
   const others = parts.filter(({ id }) => id !== first.id);
   const gap = others.reduce((least, other) => Math.min(least, gapBetween(corners, partCorners(other, other.across_m))), Infinity);
-  const beside = gap === Infinity ? '' : gap < 5e-5 ? ' · touches its neighbour' : ` · ${text(formatLength(gap, unit))} from its neighbour`;
+  const beside = gap === Infinity ? '' : gap < 5e-5 ? PART_SHEET.touchesItsNeighbour : PART_SHEET.fromItsNeighbour(text(formatLength(gap, unit)));
   return `${stock}, ${glassName}${beside}`;
 }
 

@@ -42,6 +42,8 @@ import { cutRows } from './cutRows';
 import { SketchSheet } from './SketchSheet';
 import { behindOf, outlineBehind, plannedOf, withinOf } from './planned';
 import type { Layup } from './useLayup';
+import { PLAN_PANEL } from './words';
+import { WORDS } from '@/ui/said';
 
 export interface PlanPanelProps {
   layup: Layup;
@@ -63,7 +65,7 @@ export interface PlanPanelProps {
 /** Of the window's height; a drawer needs the rest. */
 const MOST_SHARE = 0.42;
 const MOST_PX = 460;
-const KEY_REST = 'parts by keys';
+const KEY_REST = PLAN_PANEL.partsByKeys;
 
 export function PlanPanel({ layup, pieceId, step, body, layers, own, firing, work_perPa, shelves, view, selected, onSelect }: PlanPanelProps) {
   const units = useUnits();
@@ -80,7 +82,7 @@ export function PlanPanel({ layup, pieceId, step, body, layers, own, firing, wor
   const [after, setAfter] = useState(false);
   const asked = useAsked(body, own.from, firing, work_perPa, shelves);
   const { value: told, stale } = useComputed('thickness', asked);
-  const nameOf = (id: string): string => planned.own.find((part) => part.id === id)?.called ?? 'a part';
+  const nameOf = (id: string): string => planned.own.find((part) => part.id === id)?.called ?? PLAN_PANEL.aPart;
   const concerns = told?.concerns ?? [];
   const marked = concerns.flatMap((concern) => ('part' in concern ? [concern.part] : []));
   const shownMap = after && told?.after ? told.after : told;
@@ -105,7 +107,7 @@ export function PlanPanel({ layup, pieceId, step, body, layers, own, firing, wor
               parts={seenBehind.fixed}
               grey={grey}
               unit={units.length}
-              label="Seen from the other face"
+              label={PLAN_PANEL.seenOtherFace}
             />
           ) : view === 'above' ? (
             <PlanEditor
@@ -139,8 +141,8 @@ export function PlanPanel({ layup, pieceId, step, body, layers, own, firing, wor
               <Action
                 key={what}
                 kind={adding === what ? 'main' : 'second'}
-                title={what === 'part' ? '+ Part' : '+ Many parts'}
-                label={what === 'part' ? '+ Part on the plan' : '+ Many parts at once'}
+                title={what === 'part' ? '+ Part' : PLAN_PANEL.manyParts}
+                label={what === 'part' ? PLAN_PANEL.partPlan : PLAN_PANEL.manyPartsOnce}
                 testID={`add-${what}`}
                 onPress={() => setAdding(adding === what ? null : what)}
               />
@@ -148,8 +150,8 @@ export function PlanPanel({ layup, pieceId, step, body, layers, own, firing, wor
             {planned.own.length > 1 && (
               <Action
                 kind={several ? 'main' : 'second'}
-                title={several ? `Several: ${chosen.length}` : 'Several'}
-                label={several ? `Several: ${chosen.length} chosen, choose one at a time again` : 'Several: choose more than one'}
+                title={several ? PLAN_PANEL.several(chosen.length) : PLAN_PANEL.several2}
+                label={several ? PLAN_PANEL.severalChosenChoose(chosen.length) : PLAN_PANEL.severalChooseMore}
                 testID="plan-several"
                 onPress={() => setSeveral(!several)}
               />
@@ -158,8 +160,8 @@ export function PlanPanel({ layup, pieceId, step, body, layers, own, firing, wor
               <Action
                 key={id}
                 kind="second"
-                title={`Place ${name}`}
-                label={`Place ${name}: give ${count > 1 ? `its ${count} parts` : 'it'} places of their own`}
+                title={PLAN_PANEL.place(name)}
+                label={PLAN_PANEL.placeGivePlaces(name, count)}
                 testID={`place-${id}`}
                 onPress={() => layup.edit(placeSpread(doc, id, uuid))}
               />
@@ -167,13 +169,13 @@ export function PlanPanel({ layup, pieceId, step, body, layers, own, firing, wor
           </View>
         )}
         {view === 'above' && (
-          <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }} role="group" aria-label="Seen">
-            <Option as="pressed" small chosen={grey} title="In grey" onPress={() => setGrey(!grey)} testID="plan-grey" />
+          <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }} role="group" aria-label={PLAN_PANEL.seen}>
+            <Option as="pressed" small chosen={grey} title={PLAN_PANEL.inGrey} onPress={() => setGrey(!grey)} testID="plan-grey" />
             <Option
               as="pressed"
               small
               chosen={behind}
-              title="Other face"
+              title={PLAN_PANEL.otherFace}
               onPress={() => {
                 setBehind(!behind);
                 onSelect([]);
@@ -185,7 +187,7 @@ export function PlanPanel({ layup, pieceId, step, body, layers, own, firing, wor
                 as="pressed"
                 small
                 chosen={sketching}
-                title="Sketch"
+                title={PLAN_PANEL.sketch}
                 onPress={() => {
                   setSketching(!sketching);
                   setPlaces(null);
@@ -211,7 +213,7 @@ export function PlanPanel({ layup, pieceId, step, body, layers, own, firing, wor
         )}
         {view === 'above' && planned.spread.length > 0 && (
           <Words size="label" tone="muted" testID="plan-spread">
-            {`Dashed: drawn evenly spread, as nobody has said yet where ${planned.spread.length === 1 ? 'it lies' : 'they lie'}.`}
+            {PLAN_PANEL.dashedDrawnEvenly(planned.spread.length)}
           </Words>
         )}
         {concerns.slice(0, CONCERNS_SAID).map((concern) => (
@@ -220,11 +222,13 @@ export function PlanPanel({ layup, pieceId, step, body, layers, own, firing, wor
           </Notice>
         ))}
         {concerns.length > CONCERNS_SAID && (
-          <Words size="label" tone="muted">{`and ${countWords(concerns.length - CONCERNS_SAID, 'more part', 'more parts')} marked on the plan`}</Words>
+          <Words size="label" tone="muted">
+            {PLAN_PANEL.markedPlan(countWords(concerns.length - CONCERNS_SAID, ...PLAN_PANEL.moreParts))}
+          </Words>
         )}
         {view === 'above' && step && cut.length > 0 && (
           <Fold
-            title="Cutting list"
+            title={WORDS.cuttingList}
             about={countWords(
               cut.reduce((sum, { ids }) => sum + ids.length, 0),
               'part',
@@ -236,9 +240,9 @@ export function PlanPanel({ layup, pieceId, step, body, layers, own, firing, wor
           </Fold>
         )}
         {view === 'thick' && told?.after && (
-          <View role="radiogroup" aria-label="When" style={{ flexDirection: 'row', gap: space.small }}>
-            <Option as="radio" small grows chosen={!after} title="As it is laid" onPress={() => setAfter(false)} testID="thick-before" />
-            <Option as="radio" small grows chosen={after} title="After the firing" onPress={() => setAfter(true)} testID="thick-after" />
+          <View role="radiogroup" aria-label={PLAN_PANEL.when} style={{ flexDirection: 'row', gap: space.small }}>
+            <Option as="radio" small grows chosen={!after} title={PLAN_PANEL.asItIs} onPress={() => setAfter(false)} testID="thick-before" />
+            <Option as="radio" small grows chosen={after} title={PLAN_PANEL.afterTheFiring} onPress={() => setAfter(true)} testID="thick-after" />
           </View>
         )}
         {view === 'thick' && shownMap && <Depths told={shownMap} isAfter={shownMap !== told} body={body} firing={firing} shelves={shelves} />}
@@ -284,20 +288,25 @@ function Depths({ told: { deepest, thinnest, steepest, reach }, isAfter, body, f
   const { length: unit } = useUnits();
   const length = (metres: number): string => text(formatLength(metres, unit));
   const made = useMemo(() => bodyOf(body, namedGlasses(shelves)), [body, shelves]);
-  if (deepest.depth_m - thinnest.depth_m < 1e-5)
-    return <Words testID="plan-depths">{`As thick all over${isAfter ? ' then' : ''}: ${length(deepest.depth_m)}.`}</Words>;
-  const when = isAfter && firing ? ` after the ${RECIPES[firing.look].name.toLowerCase()}` : '';
+  if (deepest.depth_m - thinnest.depth_m < 1e-5) return <Words testID="plan-depths">{PLAN_PANEL.thickAllOver(isAfter, length(deepest.depth_m))}</Words>;
+  const when = isAfter && firing ? PLAN_PANEL.afterThe(RECIPES[firing.look].name.toLowerCase()) : '';
   const design = made.ok && firing && !RECIPES[firing.look].empty ? designDepth(made.value.body, firing.look) : null;
   return (
     <View style={{ gap: space.hair }} testID="plan-depths">
       <Words>
-        {`${length(thinnest.depth_m)} where it is thinnest, ${length(deepest.depth_m)} where it is deepest${when}${steepest.depth_m > 0 ? `; it changes by up to ${length(steepest.depth_m)} from one place to the next` : ''}.${reach.thick_m > 0 ? ` Its thick glass is up to ${length(reach.thick_m)} from thin, its thin glass up to ${length(reach.thin_m)} from thick.` : ''}`}
+        {PLAN_PANEL.whereThinnestWhere(
+          length(thinnest.depth_m),
+          length(deepest.depth_m),
+          when,
+          steepest.depth_m > 0 ? PLAN_PANEL.changesUpOne(length(steepest.depth_m)) : '',
+          reach.thick_m > 0 ? PLAN_PANEL.thickGlassUp(length(reach.thick_m), length(reach.thin_m)) : '',
+        )}
       </Words>
       {design && firing && !isAfter && (
         <Words size="label" tone="muted">
           {design.factor > 1.005
-            ? `A ${RECIPES[firing.look].name.toLowerCase()} leaves it uneven. Its schedule is calculated for ${length(design.depth_m)}, ${design.factor.toFixed(2)} times its deepest. How far thick and thin reach counts too.`
-            : `A ${RECIPES[firing.look].name.toLowerCase()} levels it: its schedule is calculated as for ${length(design.depth_m)}.`}
+            ? PLAN_PANEL.leavesUneven(RECIPES[firing.look].name.toLowerCase(), length(design.depth_m), design.factor.toFixed(2))
+            : PLAN_PANEL.levels(RECIPES[firing.look].name.toLowerCase(), length(design.depth_m))}
         </Words>
       )}
     </View>

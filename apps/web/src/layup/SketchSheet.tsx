@@ -20,6 +20,8 @@ import { Words } from '@/ui/Words';
 import { clamp, stepFrom } from '@/ui/stepFrom';
 import { placeWithin, readLength } from './typed';
 import type { Layup } from './useLayup';
+import { SKETCH_SHEET } from './words';
+import { WORDS } from '@/ui/said';
 
 export interface SketchSheetProps {
   layup: Layup;
@@ -64,7 +66,7 @@ function Sheet({ layup, within, places, onPlaces }: SketchSheetProps) {
       <View style={{ gap: space.small, alignItems: 'flex-start' }} testID="sketch-sheet">
         <FileChoice
           kind="second"
-          title={working ? (answers ? 'Taking it in …' : 'Waits for the server …') : 'A picture of the sketch'}
+          title={working ? (answers ? SKETCH_SHEET.takingItIn : SKETCH_SHEET.waitsServer) : SKETCH_SHEET.pictureSketch}
           accept="image/*"
           disabled={working}
           testID="sketch-file"
@@ -81,7 +83,7 @@ function Sheet({ layup, within, places, onPlaces }: SketchSheetProps) {
 
   const scale = (): void => {
     if (!places || places.length < 2) return;
-    const length = readLength(apart, 'The distance', { ...SKETCH_RANGE_M, least: 0.001 }, unit);
+    const length = readLength(apart, SKETCH_SHEET.theDistance, { ...SKETCH_RANGE_M, least: 0.001 }, unit);
     if (!length.ok) return setProblem(length.problem.message);
     const scaled = scaledBetween(sketch, places[0], places[1], length.value);
     if (!scaled.ok) return setProblem(scaled.problem.message);
@@ -97,7 +99,7 @@ function Sheet({ layup, within, places, onPlaces }: SketchSheetProps) {
       shown={formatLength(sketch[key] - from, unit)}
       read={(typed) => placeWithin(typed, to_m, unit)}
       stepped={(direction) => stepFrom(sketch[key] - from, direction, one)}
-      onValue={(value) => layup.edit(layUnder(doc, { ...sketch, [key]: value + from }), `sketch ${key}`)}
+      onValue={(value) => layup.edit(layUnder(doc, { ...sketch, [key]: value + from }), SKETCH_SHEET.sketch(key))}
       testID={`sketch-${key === 'x_m' ? 'x' : 'y'}`}
     />
   );
@@ -105,20 +107,26 @@ function Sheet({ layup, within, places, onPlaces }: SketchSheetProps) {
     <View style={{ gap: space.small }} testID="sketch-sheet">
       {places === null ? (
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
-          <Action kind="second" title="Scale by two places" testID="sketch-scale" onPress={() => onPlaces([])} />
-          <Action kind="second" title="Take it away" label="Take it away: the sketch" testID="sketch-remove" onPress={() => layup.edit(layUnder(doc, null))} />
+          <Action kind="second" title={SKETCH_SHEET.scaleTwoPlaces} testID="sketch-scale" onPress={() => onPlaces([])} />
+          <Action
+            kind="second"
+            title={SKETCH_SHEET.takeItAway}
+            label={SKETCH_SHEET.takeAwaySketch}
+            testID="sketch-remove"
+            onPress={() => layup.edit(layUnder(doc, null))}
+          />
         </View>
       ) : (
         <>
           <Words testID="sketch-asks">
             {places.length < 2
-              ? `Touch ${places.length === 0 ? 'a place' : 'another place'} on the sketch whose distance you know.`
-              : `They lie ${text(formatLength(Math.hypot(places[1][0] - places[0][0], places[1][1] - places[0][1]), unit))} apart now.`}
+              ? SKETCH_SHEET.touchSketchWhose(places.length)
+              : SKETCH_SHEET.theyLieApart(text(formatLength(Math.hypot(places[1][0] - places[0][0], places[1][1] - places[0][1]), unit)))}
           </Words>
-          {places.length === 2 && <Field label="Apart, as you measured it" value={apart} onChange={setApart} onSubmit={scale} testID="sketch-apart" />}
+          {places.length === 2 && <Field label={SKETCH_SHEET.apartYouMeasured} value={apart} onChange={setApart} onSubmit={scale} testID="sketch-apart" />}
           <View style={{ flexDirection: 'row', gap: space.small }}>
-            {places.length === 2 && <Action title="Scale it" testID="sketch-scale-it" onPress={scale} />}
-            <Action kind="second" title="Not now" testID="sketch-not" onPress={() => onPlaces(null)} />
+            {places.length === 2 && <Action title={SKETCH_SHEET.scaleIt} testID="sketch-scale-it" onPress={scale} />}
+            <Action kind="second" title={WORDS.notNow} testID="sketch-not" onPress={() => onPlaces(null)} />
           </View>
         </>
       )}
@@ -130,16 +138,16 @@ function Sheet({ layup, within, places, onPlaces }: SketchSheetProps) {
       {places === null && (
         <>
           <Stepper
-            label="wide"
+            label={SKETCH_SHEET.wide}
             shown={formatLength(sketch.width_m, unit)}
-            read={(typed) => readLength(typed, 'The sketch', SKETCH_RANGE_M, unit)}
+            read={(typed) => readLength(typed, SKETCH_SHEET.theSketch, SKETCH_RANGE_M, unit)}
             value={sketch.width_m}
             stepped={(direction) => clamp(stepFrom(sketch.width_m, direction, one), SKETCH_RANGE_M)}
-            onValue={(width_m) => layup.edit(layUnder(doc, { ...sketch, width_m }), 'sketch width')}
+            onValue={(width_m) => layup.edit(layUnder(doc, { ...sketch, width_m }), SKETCH_SHEET.sketchWidth)}
             testID="sketch-wide"
           />
-          {place('from left', within.left, wide_m, 'x_m')}
-          {place('from front', within.front, deep_m, 'y_m')}
+          {place(WORDS.fromLeft, within.left, wide_m, 'x_m')}
+          {place(WORDS.fromFront, within.front, deep_m, 'y_m')}
         </>
       )}
     </View>

@@ -4,6 +4,7 @@ import { View } from 'react-native';
 import { Action } from '@/ui/Action';
 import { isWide, useLayout } from '@/ui/useWidth';
 import type { Layup } from './useLayup';
+import { UNDO_BAR } from './words';
 
 type Undoing = Pick<Layup, 'undo' | 'redo' | 'goBack' | 'goForth'>;
 
@@ -19,7 +20,7 @@ const WORDS_AT_MOST_PX = 190;
 /** Rests while a bead moves. Wide, two of these can stand side by side: each says in words what it takes back. */
 const UndoButtons = memo(function UndoButtons({ undo, redo, onBack, onForth }: Pick<Undoing, 'undo' | 'redo'> & { onBack(): void; onForth(): void }) {
   const inWords = isWide(useLayout());
-  const button = (name: 'Undo' | 'Redo', what: string | null, onPress: () => void) => {
+  const button = (name: string, what: string | null, onPress: () => void) => {
     const label = what === null ? name : `${name}: ${what}`;
     return (
       <View style={{ flexShrink: 1, maxWidth: WORDS_AT_MOST_PX }}>
@@ -29,8 +30,8 @@ const UndoButtons = memo(function UndoButtons({ undo, redo, onBack, onForth }: P
   };
   return (
     <>
-      {button('Undo', undo, onBack)}
-      {redo !== null && button('Redo', redo, onForth)}
+      {button(UNDO_BAR.undo, undo, onBack)}
+      {redo !== null && button(UNDO_BAR.redo, redo, onForth)}
     </>
   );
 });

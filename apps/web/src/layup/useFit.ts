@@ -6,6 +6,7 @@ import { useMemo } from 'react';
 import { useUnits } from '@/data/FormUnits';
 import { useComputed } from '@/engine/useComputed';
 import type { ContactMark } from '@/section/SectionEditor';
+import { FIT } from './words';
 
 export interface FitFinding {
   key: string;
@@ -34,10 +35,10 @@ export interface FitNews {
 }
 
 const VERDICTS: Record<FitVerdict['verdict'], { title: string; about: string }> = {
-  fits: { title: 'Fits', about: 'one glass' },
-  likely: { title: 'Likely to fit', about: 'estimated, not tested' },
-  doubtful: { title: 'Fit doubtful', about: 'Test a strip of these glasses first.' },
-  fails: { title: 'Does not fit', about: 'Fired together they crack. Change a glass before you fire.' },
+  fits: { title: FIT.fits, about: FIT.oneGlass },
+  likely: { title: FIT.likelyToFit, about: FIT.estimatedNotTested },
+  doubtful: { title: FIT.fitDoubtful, about: FIT.testStripThese },
+  fails: { title: FIT.doesNotFit, about: FIT.firedTogetherThey },
 };
 const COUNTS = ['', 'one', 'two', 'three', 'four', 'five', 'six'] as const;
 
@@ -60,7 +61,7 @@ export function useFit(layers: readonly LaidLayer[], shelves: Shelves): FitNews 
     .map(({ layer }): ContactMark => ({ lower: layer, upper: layer, tone: 'warn' }));
   const lieWell = coatingMarks.length === 0;
   if (contacts.length === 0)
-    return { title: 'Fits', about: 'one layer', warns: !lieWell, verdict: 'fits', findings: [], marks: coatingMarks, coatings, stale: false };
+    return { title: FIT.fits, about: FIT.oneLayer, warns: !lieWell, verdict: 'fits', findings: [], marks: coatingMarks, coatings, stale: false };
   if (!value || value.pairs.length !== contacts.length) return null;
 
   const findings = value.pairs.flatMap((pair, index): FitFinding[] => {
@@ -77,7 +78,7 @@ export function useFit(layers: readonly LaidLayer[], shelves: Shelves): FitNews 
       upper,
       between,
       tone: 'know',
-      sentence: `${pairWords(names)} react: ${because}. Wanted or not, it will show.`,
+      sentence: FIT.reactWantedNot(pairWords(names), because),
       reckoning: [],
     }));
     return [...own, ...reactions];
@@ -85,7 +86,7 @@ export function useFit(layers: readonly LaidLayer[], shelves: Shelves): FitNews 
   const marks = findings.flatMap(({ tone, between }): ContactMark[] => (tone === 'fine' ? [] : between.map(([lower, upper]) => ({ lower, upper, tone }))));
   const kinds = question.ids.length;
   const words = VERDICTS[value.verdict];
-  const about = value.verdict === 'fits' && kinds > 1 && value.basis === 'proven' ? `${COUNTS[kinds] ?? kinds} glasses, one tested family` : words.about;
+  const about = value.verdict === 'fits' && kinds > 1 && value.basis === 'proven' ? FIT.glassesOneTested(COUNTS[kinds] ?? kinds) : words.about;
   const warns = value.verdict === 'fails' || value.verdict === 'doubtful' || !lieWell;
   return { title: words.title, about, warns, verdict: value.verdict, findings, marks: strongest([...marks, ...coatingMarks]), coatings, stale };
 }

@@ -22,6 +22,7 @@ import { Choice } from '@/ui/Choice';
 import { Stepper } from '@/ui/Stepper';
 import { Words } from '@/ui/Words';
 import { stepFrom } from '@/ui/stepFrom';
+import { AS_FIRED_ROWS } from './words';
 
 export interface AsFiredRowsProps {
   planned: readonly PurposefulSegment[];
@@ -46,7 +47,7 @@ const tookSeconds = (rows: readonly PurposefulSegment[], index: number, start_C:
 
 function took(rows: readonly PurposefulSegment[], index: number, start_C: number): Figure {
   const seconds = tookSeconds(rows, index, start_C);
-  return seconds === null ? { figure: 'as it could', unit: '' } : formatDuration(seconds);
+  return seconds === null ? { figure: AS_FIRED_ROWS.asItCould, unit: '' } : formatDuration(seconds);
 }
 
 export function AsFiredRows({ planned, ran, start_C, fullSpeedCode, onChange }: AsFiredRowsProps) {
@@ -57,11 +58,11 @@ export function AsFiredRows({ planned, ran, start_C, fullSpeedCode, onChange }: 
   return (
     <View>
       <Choice
-        label="How it ran"
+        label={AS_FIRED_ROWS.howItRan}
         value={ran === null ? 'planned' : 'otherwise'}
         options={[
-          { value: 'planned', title: 'As planned' },
-          { value: 'otherwise', title: 'Otherwise' },
+          { value: 'planned', title: AS_FIRED_ROWS.asPlanned },
+          { value: 'otherwise', title: AS_FIRED_ROWS.otherwise },
         ]}
         onChange={(how) => onChange(how === 'planned' ? null : [...planned])}
         testID="ran"
@@ -70,11 +71,14 @@ export function AsFiredRows({ planned, ran, start_C, fullSpeedCode, onChange }: 
         <View key={index} style={{ borderTopWidth: 1, borderColor: colours.line, paddingVertical: space.small }}>
           <Words bold>{ROLE_NAMES[segment.role]}</Words>
           <Words size="label" tone="muted">
-            {`planned ${text(formatTemperature(planned[index]?.target_C ?? segment.target_C, unit))}, ${text(formatDuration(planned[index]?.hold_s ?? 0))}`}
+            {AS_FIRED_ROWS.planned(
+              text(formatTemperature(planned[index]?.target_C ?? segment.target_C, unit)),
+              text(formatDuration(planned[index]?.hold_s ?? 0)),
+            )}
           </Words>
           <Stepper
             key={`target ${index} ${unit}`}
-            label="target"
+            label={AS_FIRED_ROWS.target}
             shown={formatTemperature(segment.target_C, unit)}
             read={(typed) => parseTemperature(typed, unit)}
             stepped={(direction) => celsiusFrom(stepFrom(Number(formatTemperature(segment.target_C, unit).figure), direction, 1), unit)}
@@ -83,7 +87,7 @@ export function AsFiredRows({ planned, ran, start_C, fullSpeedCode, onChange }: 
           />
           <Stepper
             key={`rate ${index} ${unit}`}
-            label="rate"
+            label={AS_FIRED_ROWS.rate}
             shown={formatRate(segment.rate_C_per_h, unit)}
             read={(typed) => parseRate(typed, unit, '', 'auto', fullSpeedCode)}
             stepped={(direction) =>
@@ -94,7 +98,7 @@ export function AsFiredRows({ planned, ran, start_C, fullSpeedCode, onChange }: 
           />
           <Stepper
             key={`took ${index}`}
-            label="took"
+            label={AS_FIRED_ROWS.took}
             shown={took(ran, index, start_C)}
             read={(typed) => parseDuration(typed)}
             stepped={(direction) => Math.max(stepFrom((tookSeconds(ran, index, start_C) ?? 3600) / 60, direction, 5) * 60, 60)}
@@ -103,7 +107,7 @@ export function AsFiredRows({ planned, ran, start_C, fullSpeedCode, onChange }: 
           />
           <Stepper
             key={`hold ${index}`}
-            label="hold"
+            label={AS_FIRED_ROWS.hold}
             shown={formatDuration(segment.hold_s)}
             read={(typed) => parseDuration(typed)}
             stepped={(direction) => Math.max(stepFrom(segment.hold_s / 60, direction, 1) * 60, 0)}

@@ -12,6 +12,7 @@ import { scaled } from '@/theme/theme';
 import { Words } from '@/ui/Words';
 import { inZone } from '@/ui/clock';
 import { ResultSign, resultWords } from '@/ui/results';
+import { COMPARE_PICKER } from './words';
 
 const ROW_HEIGHT = scaled(64);
 
@@ -19,18 +20,18 @@ export function ComparePicker({ firing }: { firing: Firing }) {
   const own = useFirings({ piece: firing.pieceId });
   const all = useFirings({});
   const back: Back = { title: firing.pieceName, href: `/notebook/${firing.id}` };
-  if (!own.data || !all.data) return <Waiting query={all} title="Compare with" back={back} />;
+  if (!own.data || !all.data) return <Waiting query={all} title={COMPARE_PICKER.compareWith} back={back} />;
   const others = (pages: typeof all.data.pages): FiringRow[] => pages.flatMap(({ firings }) => firings).filter(({ id }) => id !== firing.id);
   const mine = others(own.data.pages);
   const rows = [...mine, ...others(all.data.pages).filter(({ pieceId }) => pieceId !== firing.pieceId)];
   return (
     <ListScreen
-      title="Compare with"
+      title={COMPARE_PICKER.compareWith}
       back={back}
       items={rows}
       keyOf={({ id }) => id}
       onNearEnd={() => readOn(all)}
-      before={rows.length === 0 && <Notice tone="plain">There is no other firing yet to compare with.</Notice>}
+      before={rows.length === 0 && <Notice tone="plain">{COMPARE_PICKER.noOtherFiring}</Notice>}
       renderItem={(other) => (
         <LinkRow href={`/notebook/${firing.id}/compare?with=${other.id}`} replace height={ROW_HEIGHT} listed={false} testID="compare-with">
           <ResultSign result={other.result} />

@@ -10,6 +10,7 @@ import { Words } from '@/ui/Words';
 import { inZone } from '@/ui/clock';
 import { firingDifferences } from './differences';
 import { ResultSign, resultWords } from '@/ui/results';
+import { COMPARE_SCREEN } from './words';
 
 const headOf = ({ firing }: FiringDetail): string => `${firing.pieceName}, ${format(inZone(firing.firedAt, firing.zone), 'd MMM')}`;
 
@@ -20,8 +21,8 @@ export function CompareScreen({ one, other }: { one: FiringDetail; other: Firing
   const { layup, setup, schedule, consequences } = firingDifferences(before, after, units);
   return (
     <Screen
-      title="Two firings"
-      subtitle="what changed from the earlier to the later"
+      title={COMPARE_SCREEN.twoFirings}
+      subtitle={COMPARE_SCREEN.whatChangedEarlier}
       back={{ title: one.firing.pieceName, href: `/notebook/${one.firing.id}` }}
     >
       <View style={{ gap: space.large }} testID="compared">
@@ -38,9 +39,9 @@ export function CompareScreen({ one, other }: { one: FiringDetail; other: Firing
           ))}
         </View>
         <SideBySide heads={[headOf(before), headOf(after)]} rows={consequences} testID="compared-figures" />
-        <Differences title="Lay-up" lines={layup} />
-        <Differences title="Set-up" lines={setup} />
-        <Differences title="Schedule as it ran" lines={schedule} />
+        <Differences title={COMPARE_SCREEN.layUp} lines={layup} />
+        <Differences title={COMPARE_SCREEN.setUp} lines={setup} />
+        <Differences title={COMPARE_SCREEN.scheduleRan} lines={schedule} />
       </View>
     </Screen>
   );
@@ -52,7 +53,7 @@ function Differences({ title, lines }: { title: string; lines: readonly string[]
       <Words bold role="heading" aria-level={2}>
         {title}
       </Words>
-      {lines.length === 0 ? <Words tone="muted">The same.</Words> : lines.map((line) => <Words key={line}>{line}</Words>)}
+      {lines.length === 0 ? <Words tone="muted">{COMPARE_SCREEN.theSame}</Words> : lines.map((line) => <Words key={line}>{line}</Words>)}
     </View>
   );
 }

@@ -10,6 +10,7 @@ import { fonts, space } from '@/theme/theme';
 import { Choice } from '@/ui/Choice';
 import { Words } from '@/ui/Words';
 import { capital } from '@/ui/capital';
+import { FACED } from './words';
 
 interface FacedFieldsProps {
   value: Faced;
@@ -20,14 +21,14 @@ export function FacedFields({ value, onChange }: FacedFieldsProps) {
   return (
     <View style={{ gap: space.small }}>
       <Words size="note" tone="muted">
-        Its edges as the plan shows it from above.
+        {FACED.edgesPlanShows}
       </Words>
       {FACED_TO.map((to) => (
         <Choice<Edge | 'unsaid'>
           key={to}
-          label={`Towards ${FACED_NAMES[to]}`}
+          label={FACED.towards(FACED_NAMES[to])}
           value={value[to] ?? 'unsaid'}
-          options={[{ value: 'unsaid', title: 'Not said' }, ...EDGES.map((edge) => ({ value: edge, title: `${capital(edge)} edge` }))]}
+          options={[{ value: 'unsaid', title: FACED.notSaid }, ...EDGES.map((edge) => ({ value: edge, title: FACED.edge(capital(edge)) }))]}
           onChange={(edge) => onChange({ ...value, [to]: edge === 'unsaid' ? null : edge })}
           testID={`faced-${to}`}
         />
@@ -41,7 +42,7 @@ const BESIDE_PX = 92;
 const LINE_PX = 18;
 const FONT_PX = 13;
 
-const SHORT = { mark: 'mark', door: 'door', hot: 'hot side' } as const;
+const SHORT = { mark: 'mark', door: 'door', hot: FACED.hotSide } as const;
 
 /** Where the words of an edge stand, and how they are set there. */
 function placeOf(edge: Edge, { width, height }: { width: number; height: number }): { x: number; y: number; anchor: 'start' | 'middle' | 'end' } {
@@ -65,7 +66,7 @@ export function FacedDrawing({ faced, footprint }: { faced: Faced; footprint: Fo
   const outline = outlineIn(footprint, BOX);
   return (
     <View style={{ gap: space.hair }} testID="firing-faced">
-      <Svg width={outline.width + 2 * BESIDE_PX} height={outline.height + 2 * LINE_PX} role="img" aria-label={`From above: ${words}`}>
+      <Svg width={outline.width + 2 * BESIDE_PX} height={outline.height + 2 * LINE_PX} role="img" aria-label={FACED.fromAbove(words)}>
         <G x={BESIDE_PX} y={LINE_PX}>
           <Path d={outline.path} fill={colours.surface} stroke={colours.ink} strokeWidth={1.5} />
           {EDGES.map((edge) => {

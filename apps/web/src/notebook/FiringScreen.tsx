@@ -39,6 +39,8 @@ import { LoadPanel, loadWords } from './LoadPanel';
 import { asRun } from './differences';
 import { ResultSign, byWords, lessonSentence, resultWords } from '@/ui/results';
 import { useNotebookHref } from './useNotebookQuery';
+import { FIRING_SCREEN } from './words';
+import { WORDS } from '@/ui/said';
 
 const DRAWING_HEIGHT = 120;
 
@@ -56,8 +58,14 @@ export function FiringScreen({ detail }: { detail: FiringDetail }) {
   return (
     <Screen
       title={firing.pieceName}
-      subtitle={`${RECIPES[firing.look].name} in ${snapshot.kilnName}, ${format(start, 'd MMMM yyyy, HH:mm')}${zoneWords(firing.firedAt, firing.zone)}${aheadWords(firing.load.ahead_s)}`}
-      back={{ title: 'Notebook', href: list }}
+      subtitle={FIRING_SCREEN.in(
+        RECIPES[firing.look].name,
+        snapshot.kilnName,
+        format(start, 'd MMMM yyyy, HH:mm'),
+        zoneWords(firing.firedAt, firing.zone),
+        aheadWords(firing.load.ahead_s),
+      )}
+      back={{ title: WORDS.notebook, href: list }}
       padded={false}
     >
       <AwakeForLookIn detail={detail} />
@@ -66,7 +74,7 @@ export function FiringScreen({ detail }: { detail: FiringDetail }) {
         <ToldOfIt detail={detail} />
         <PhotoRow hashes={firing.photos} of={firing.pieceName} />
         <Words size="label" tone="muted">
-          {`${firing.asFired ? 'Ran otherwise than planned' : schedule.origin === 'computed' ? 'Fired as calculated' : 'Fired as changed by hand'}; ${setupWords(snapshot.setup, snapshot.firing.setup.coat?.name)}${firing.place ? `, ${firing.place}` : ''}${emptyFiringOf(snapshot.firing) ? '' : `; ${snapshot.familyName}, ${snapshot.layers.map(({ name }) => name).join(' under ')}`}.`}
+          {`${firing.asFired ? FIRING_SCREEN.ranOtherwiseThan : schedule.origin === 'computed' ? FIRING_SCREEN.firedAsCalculated : FIRING_SCREEN.firedChangedHand}; ${setupWords(snapshot.setup, snapshot.firing.setup.coat?.name)}${firing.place ? `, ${firing.place}` : ''}${emptyFiringOf(snapshot.firing) ? '' : `; ${snapshot.familyName}, ${snapshot.layers.map(({ name }) => name).join(' under ')}`}.`}
         </Words>
         {engines !== null && (
           <Words size="label" tone="muted" testID="earlier-engine">
@@ -78,12 +86,12 @@ export function FiringScreen({ detail }: { detail: FiringDetail }) {
       <AsItLay detail={detail} evaluation={ran.evaluation} />
       {firing.asFired && (
         <View style={{ padding: space.large, gap: space.small }} testID="as-fired">
-          <Words bold>As it ran, beside what was planned</Words>
+          <Words bold>{FIRING_SCREEN.ranBesideWhat}</Words>
           {segmentDifferences(schedule.segments, ran.segments, unit).map((line) => (
             <Words key={line}>{line}</Words>
           ))}
           <SideBySide
-            heads={['planned', 'as it ran']}
+            heads={['planned', FIRING_SCREEN.asItRan]}
             rows={consequences({ firing: snapshot.firing, evaluation: schedule.result }, { firing: snapshot.firing, evaluation: ran.evaluation }, units)}
             testID="as-fired-figures"
           />
@@ -91,19 +99,18 @@ export function FiringScreen({ detail }: { detail: FiringDetail }) {
       )}
       <LiveFigures firing={snapshot.firing} evaluation={ran.evaluation} unit={unit} opensAt={(of) => clockAfter(start, of.simulation.total_s)} />
       <RunSheet segments={ran.segments} firing={snapshot.firing} evaluation={ran.evaluation} unit={unit} start={start} current />
-      <Fold title="Its load" about={loadWords(firing.load, together, shelves)} testID="load">
+      <Fold title={FIRING_SCREEN.itsLoad} about={loadWords(firing.load, together, shelves)} testID="load">
         {() => <LoadPanel id={firing.load.id} firingId={firing.id} />}
       </Fold>
       {!emptyFiringOf(snapshot.firing) && (
-        <Fold title="Between crossed polarisers" about="what should have stayed as stress, beside your pictures" testID="polariser">
+        <Fold title={WORDS.betweenCrossedPolarisers} about={FIRING_SCREEN.whatShouldStayed} testID="polariser">
           {() => <PolariserPanel firing={snapshot.firing} evaluation={ran.evaluation} photos={firing.photos} />}
         </Fold>
       )}
       <View style={{ padding: space.large }}>
-        <Words
-          size="label"
-          tone="muted"
-        >{`${text(formatDuration(ran.evaluation.simulation.total_s))} in all; recorded ${format(firing.createdAt, 'd MMM yyyy')}.`}</Words>
+        <Words size="label" tone="muted">
+          {FIRING_SCREEN.inAllRecorded(text(formatDuration(ran.evaluation.simulation.total_s)), format(firing.createdAt, 'd MMM yyyy'))}
+        </Words>
       </View>
     </Screen>
   );
@@ -120,7 +127,15 @@ function AsItLay({ detail: { firing, schedule }, evaluation }: { detail: FiringD
       </MeasuredWidth>
     );
   return (
-    <FiredSection firing={snapshot.firing} layers={snapshot.layers} at={end} end={end} height={DRAWING_HEIGHT} words="as it came out" testID="as-it-came-out" />
+    <FiredSection
+      firing={snapshot.firing}
+      layers={snapshot.layers}
+      at={end}
+      end={end}
+      height={DRAWING_HEIGHT}
+      words={FIRING_SCREEN.cameOut}
+      testID="as-it-came-out"
+    />
   );
 }
 
@@ -129,7 +144,7 @@ function ToldOfIt({ detail: { firing, schedule } }: { detail: FiringDetail }) {
   const { temperature: unit } = useUnits();
   const { snapshot } = schedule;
   const lesson = lessonSentence(firing.lesson, unit);
-  const reached = firing.lookReached && firing.lookReached !== firing.look ? `; reached a ${RECIPES[firing.lookReached].name.toLowerCase()}` : '';
+  const reached = firing.lookReached && firing.lookReached !== firing.look ? FIRING_SCREEN.reachedA(RECIPES[firing.lookReached].name.toLowerCase()) : '';
   return (
     <>
       <View style={{ flexDirection: 'row', alignItems: 'center', gap: space.small }}>
@@ -149,12 +164,12 @@ function ToldOfIt({ detail: { firing, schedule } }: { detail: FiringDetail }) {
       {lesson !== '' && <Words testID="firing-lesson">{lesson}</Words>}
       {firing.differences.length > 0 && (
         <Notice tone="warn" testID="fired-as-it-was">
-          {`Fired although the schedule was out of date. ${firing.differences.join(' ')}`}
+          {FIRING_SCREEN.firedAlthoughSchedule(firing.differences.join(' '))}
         </Notice>
       )}
       {firing.accepted.length > 0 && (
         <Notice tone="warn" testID="accepted">
-          {`This stood against it when it was started. ${firing.accepted.join(' ')}`}
+          {FIRING_SCREEN.stoodAgainstWhen(firing.accepted.join(' '))}
         </Notice>
       )}
     </>
@@ -169,15 +184,15 @@ function FiringActions({ detail, stressed }: { detail: FiringDetail; stressed: b
       <Action
         // What is still hot can be recorded, as where one has looked in; it is not what comes next.
         kind={firing.result === null && isCoolBy(firing, Date.now()) ? 'main' : 'second'}
-        title={firing.result === null ? 'Record result' : 'Edit result'}
+        title={firing.result === null ? WORDS.recordResult : FIRING_SCREEN.editResult}
         testID="tell"
         onPress={() => router.push(`/notebook/${firing.id}/tell`)}
       />
       {firing.released === 'stuck' && (
         <Action
           kind="second"
-          title="Free it"
-          label="Free it: what loosens it, and the firing for that"
+          title={FIRING_SCREEN.freeIt}
+          label={FIRING_SCREEN.freeWhatLoosens}
           testID="free-it"
           onPress={() => router.push(`/pieces/${firing.pieceId}?at=${firing.stepId}&stuck=yes`)}
         />
@@ -185,18 +200,18 @@ function FiringActions({ detail, stressed }: { detail: FiringDetail; stressed: b
       {stressed && (
         <Action
           kind="second"
-          title="Anneal it again"
-          label="Anneal it again: more stress stayed in it than it may keep"
+          title={FIRING_SCREEN.annealItAgain}
+          label={FIRING_SCREEN.annealAgainMore}
           testID="anneal-it-again"
           onPress={() => router.push(`/pieces/${firing.pieceId}?at=${firing.stepId}&anneal=yes`)}
         />
       )}
-      <Action kind="second" title="Compare" testID="compare" onPress={() => router.push(`/notebook/${firing.id}/compare`)} />
+      <Action kind="second" title={FIRING_SCREEN.compare} testID="compare" onPress={() => router.push(`/notebook/${firing.id}/compare`)} />
       {firing.result !== null && (
         <Action
           kind="second"
-          title="Run it again"
-          label="Run it again, on this piece or another"
+          title={FIRING_SCREEN.runItAgain}
+          label={FIRING_SCREEN.runAgainPiece}
           testID="run-again"
           onPress={() => router.push(`/notebook/${firing.id}/again`)}
         />
@@ -209,7 +224,7 @@ function FiringActions({ detail, stressed }: { detail: FiringDetail; stressed: b
 /** A plan by an earlier engine beside what ran by this one: what differs between them may be the engine's own. */
 function earlierPlan({ schedule: { result, snapshot } }: FiringDetail): string | null {
   const engine = toldBy(result, snapshot);
-  return engine === ENGINE_VERSION ? null : `The plan was calculated by an earlier Torvin (engine ${engine}), the run by this one (engine ${ENGINE_VERSION}).`;
+  return engine === ENGINE_VERSION ? null : FIRING_SCREEN.planCalculatedEarlier(engine, ENGINE_VERSION);
 }
 
 function DeleteFiring({ detail: { firing } }: { detail: FiringDetail }) {
@@ -220,7 +235,7 @@ function DeleteFiring({ detail: { firing } }: { detail: FiringDetail }) {
   const removeIt = (): void => {
     const gone = (): void => {
       router.replace('/notebook');
-      offerBack({ what: `The firing of ${pieceName} is deleted.`, bringBack: () => outbox.put('restoreFiring', { id, pieceName }) });
+      offerBack({ what: FIRING_SCREEN.firingDeleted(pieceName), bringBack: () => outbox.put('restoreFiring', { id, pieceName }) });
     };
     remove.save({ id, pieceName }, { on: version, then: gone });
   };
@@ -231,7 +246,7 @@ function DeleteFiring({ detail: { firing } }: { detail: FiringDetail }) {
           {remove.refusal.problem.message}
         </Notice>
       )}
-      <Action kind="plain" title="Delete" label="Delete this firing" disabled={remove.saving} testID="delete-firing" onPress={removeIt} />
+      <Action kind="plain" title={WORDS.delete} label={FIRING_SCREEN.deleteThisFiring} disabled={remove.saving} testID="delete-firing" onPress={removeIt} />
     </>
   );
 }

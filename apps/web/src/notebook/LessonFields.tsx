@@ -8,6 +8,7 @@ import { space } from '@/theme/theme';
 import { Field } from '@/ui/Field';
 import { Tick } from '@/ui/Tick';
 import { Words } from '@/ui/Words';
+import { LESSON_FIELDS } from './words';
 
 export interface LessonEntry {
   leftOut: boolean;
@@ -22,7 +23,7 @@ export const entryOfLesson = ({ leftOut, witness }: Lesson, unit: TemperatureUni
 });
 
 const reading = (typed: string, unit: TemperatureUnit): Outcome<number> =>
-  readFigure(typed, { of: TEMPERATURE, name: 'The reading', range: WITNESS_RANGE_C }, { ...METRIC, temperature: unit });
+  readFigure(typed, { of: TEMPERATURE, name: LESSON_FIELDS.theReading, range: WITNESS_RANGE_C }, { ...METRIC, temperature: unit });
 
 /** The lesson that was typed, or why it is none, at its field. A reading that still says what was recorded keeps its digits. */
 export function lessonOf(
@@ -55,31 +56,24 @@ export function LessonFields({ value, fault, onChange }: LessonFieldsProps) {
   const error = (field: string): string | undefined => (fault?.field === field ? fault.message : undefined);
   return (
     <View style={{ gap: space.small }}>
-      <Words>
-        A thermocouple or witness cone at the glass shows how far the controller is off. No result shows that by itself. Of one moment, best late in a hold.
-      </Words>
+      <Words>{LESSON_FIELDS.thermocoupleWitnessCone}</Words>
       <Field
-        label="The controller read"
+        label={LESSON_FIELDS.theControllerRead}
         value={value.controller}
         onChange={(controller) => onChange({ ...value, controller })}
         error={error('controller')}
-        hint={opened.controller === '' ? 'may be left out' : undefined}
+        hint={opened.controller === '' ? LESSON_FIELDS.mayLeftOut : undefined}
         testID="lesson-controller"
       />
       <Field
-        label="At the glass it was"
+        label={LESSON_FIELDS.atTheGlass}
         value={value.glass}
         onChange={(glass) => onChange({ ...value, glass })}
         error={error('glass')}
-        hint="at the same moment"
+        hint={LESSON_FIELDS.sameMoment}
         testID="lesson-glass"
       />
-      <Tick
-        on={value.leftOut}
-        title="Leave this firing out of what the kiln has taught"
-        onPress={() => onChange({ ...value, leftOut: !value.leftOut })}
-        testID="lesson-leftOut"
-      />
+      <Tick on={value.leftOut} title={LESSON_FIELDS.leaveFiringOut} onPress={() => onChange({ ...value, leftOut: !value.leftOut })} testID="lesson-leftOut" />
     </View>
   );
 }

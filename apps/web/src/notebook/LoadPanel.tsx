@@ -16,19 +16,21 @@ import { Notice } from '@/ui/Notice';
 import { Words } from '@/ui/Words';
 import { UNLIKE, outdatedLoadWords } from '@/ui/loadWords';
 import { resultWords } from '@/ui/results';
+import { LOAD_PANEL } from './words';
 
 /** 'with Plaque no. 15 and Plaque no. 16; program 3 of Grey box'. */
 export function loadWords({ controllerId, slot, scheduleNumber }: Firing['load'], together: FiringDetail['together'], shelves: Shelves | undefined): string {
   const others = together.map(({ pieceName }) => pieceName);
-  const beside = others.length === 0 ? 'alone in the kiln' : `with ${others.length > 1 ? `${others.slice(0, -1).join(', ')} and ` : ''}${others.at(-1)}`;
+  const beside =
+    others.length === 0 ? LOAD_PANEL.aloneKiln : LOAD_PANEL.with(others.length > 1 ? LOAD_PANEL.and(others.slice(0, -1).join(', ')) : '', others.at(-1));
   const controller = shelves?.controllers.find(({ id }) => id === controllerId);
-  const unlike = others.length > 0 && scheduleNumber === null ? ', different schedules' : '';
-  return `${beside}${unlike}${slot === null ? '' : `; program ${slot}${controller ? ` of ${controller.name}` : ''}`}`;
+  const unlike = others.length > 0 && scheduleNumber === null ? LOAD_PANEL.differentSchedules : '';
+  return `${beside}${unlike}${slot === null ? '' : LOAD_PANEL.program(slot, controller ? LOAD_PANEL.of(controller.name) : '')}`;
 }
 
 export function LoadPanel({ id, firingId }: { id: string; firingId: string }) {
   const load = useLoad(id);
-  if (!load.data) return <Words tone="muted">{load.isError ? 'It could not be read.' : 'Reading …'}</Words>;
+  if (!load.data) return <Words tone="muted">{load.isError ? LOAD_PANEL.couldNotRead : LOAD_PANEL.reading}</Words>;
   return <Shown load={load.data} firingId={firingId} />;
 }
 
@@ -57,12 +59,12 @@ function Shown({ load, firingId }: { load: LoadDetail; firingId: string }) {
         </Notice>
       )}
       {load.readings.length > 0 && <Words testID="load-readings">{readingsWords(load.readings, temperatureUnit)}</Words>}
-      <Field label="Note on the whole load" value={note} onChange={setTyped} multiline hint="what held for all that was in the kiln" testID="load-note" />
+      <Field label={LOAD_PANEL.noteWholeLoad} value={note} onChange={setTyped} multiline hint={LOAD_PANEL.whatHeldAll} testID="load-note" />
       {save.refusal && <Notice tone="warn">{save.refusal.problem.message}</Notice>}
       {save.held && <Held />}
       {note !== load.note && (
         <Action
-          title="Keep the note"
+          title={LOAD_PANEL.keepTheNote}
           disabled={save.saving}
           testID="keep-load-note"
           onPress={() => save.save({ id: load.id, note }, { on: load.version, then: () => setTyped(null) })}
@@ -76,5 +78,5 @@ function Shown({ load, firingId }: { load: LoadDetail; firingId: string }) {
 export function readingsWords(readings: LoadDetail['readings'], unit: TemperatureUnit): string {
   const all_C = readings.map(({ reading_C }) => reading_C);
   const [least, most] = [Math.min(...all_C), Math.max(...all_C)].map((celsius) => text(formatTemperature(celsius, unit)));
-  return readings.length === 1 ? `One reading from the kiln: ${least}.` : `${readings.length} readings from the kiln, ${least} to ${most}.`;
+  return readings.length === 1 ? LOAD_PANEL.oneReadingKiln(least) : LOAD_PANEL.readingsKiln(readings.length, least, most);
 }

@@ -25,6 +25,8 @@ import { Thumbnail } from '@/photos/Thumbnail';
 import { RESULT_WORDS, ResultSign, resultWords, seenWords } from '@/ui/results';
 import { notebookPaper } from './notebookPaper';
 import { type NotebookQuery, useNotebookQuery } from './useNotebookQuery';
+import { NOTEBOOK_PANE } from './words';
+import { WORDS } from '@/ui/said';
 
 /** The firings that are asked for, a moment after a finger has typed. */
 export function useSearched({ text: typed, look, result, form }: Pick<NotebookQuery, 'text' | 'look' | 'result' | 'form'>) {
@@ -41,12 +43,12 @@ export function NotebookPane({ currentId, beside = false }: { currentId?: string
   const rows = firings.data?.pages.flatMap((page) => page.firings) ?? [];
   // Pages are read until the row is there that the address asks for.
   useReadTo(query.row, rows.length, firings);
-  if (!firings.data) return <Waiting query={firings} title="Notebook" />;
+  if (!firings.data) return <Waiting query={firings} title={WORDS.notebook} />;
   const [{ total }] = firings.data.pages;
   const searching = query.text.trim() !== '' || query.look !== undefined || query.result !== undefined || query.form !== undefined;
   return (
     <ListScreen
-      title="Notebook"
+      title={WORDS.notebook}
       plain={beside}
       items={rows}
       keyOf={({ id }) => id}
@@ -57,38 +59,32 @@ export function NotebookPane({ currentId, beside = false }: { currentId?: string
       onNearEnd={() => readOn(firings)}
       before={
         <View aria-busy={firings.isPlaceholderData} style={{ paddingHorizontal: space.large, opacity: firings.isPlaceholderData ? 0.6 : 1 }}>
-          <OnPaper isList pages={() => paperPages(notebookPaper(rows, total, units), 'Notebook')} />
+          <OnPaper isList pages={() => paperPages(notebookPaper(rows, total, units), WORDS.notebook)} />
           <Search
-            label="Search"
+            label={WORDS.search}
             value={query.text}
             onChange={(text) => setQuery({ text, row: 0 })}
-            hint="piece, note, place, kiln, glass"
+            hint={NOTEBOOK_PANE.pieceNotePlace}
             testID="notebook-search"
           />
           {query.form !== undefined && (
             <Chips
-              label="Mould or former"
+              label={NOTEBOOK_PANE.mouldOrFormer}
               value={query.form}
-              options={[{ value: query.form, title: `in ${shelves?.forms.find(({ id }) => id === query.form)?.name ?? 'a mould that is gone'}` }]}
+              options={[{ value: query.form, title: NOTEBOOK_PANE.in(shelves?.forms.find(({ id }) => id === query.form)?.name ?? NOTEBOOK_PANE.mouldGone) }]}
               onChange={() => setQuery({ form: undefined, row: 0 })}
               testID="filter-form"
             />
           )}
           <View style={{ marginHorizontal: -space.large }}>
-            <Fold title="Filter" about={filterWords(query)} testID="filters">
+            <Fold title={NOTEBOOK_PANE.filter} about={filterWords(query)} testID="filters">
               {() => <Filters query={query} page={firings.data.pages[0]} onChange={(part) => setQuery({ ...part, row: 0 })} />}
             </Fold>
           </View>
           <Words size="label" tone="muted" aria-live="polite" testID="notebook-count">
-            {`${total} ${total === 1 ? 'firing' : 'firings'}${searching ? ' found' : ''}`}
+            {`${total} ${total === 1 ? 'firing' : 'firings'}${searching ? NOTEBOOK_PANE.found : ''}`}
           </Words>
-          {total === 0 && (
-            <Notice tone="plain">
-              {searching
-                ? 'No firing matches. Search for fewer words, or remove a filter.'
-                : 'Fired pieces appear here with what you saw. Open a piece, plan its firing and record the result.'}
-            </Notice>
-          )}
+          {total === 0 && <Notice tone="plain">{searching ? NOTEBOOK_PANE.noFiringMatches : NOTEBOOK_PANE.firedPiecesAppear}</Notice>}
         </View>
       }
     />
@@ -97,9 +93,9 @@ export function NotebookPane({ currentId, beside = false }: { currentId?: string
 
 /** What is chosen, closed. */
 const filterWords = ({ result, look }: NotebookQuery): string =>
-  [...(result ? [OUTCOME_WORDS[result]] : []), ...(look ? [RECIPES[look].name.toLowerCase()] : [])].join(', ') || 'result, firing type';
+  [...(result ? [OUTCOME_WORDS[result]] : []), ...(look ? [RECIPES[look].name.toLowerCase()] : [])].join(', ') || NOTEBOOK_PANE.resultFiringType;
 
-const OUTCOME_WORDS = { ...RESULT_WORDS, open: 'in the kiln' } as const;
+const OUTCOME_WORDS = { ...RESULT_WORDS, open: WORDS.inTheKiln } as const;
 
 interface FiltersProps {
   query: NotebookQuery;
@@ -117,7 +113,7 @@ function Filters({ query, page, onChange }: FiltersProps) {
   return (
     <>
       <Chips
-        label="Result"
+        label={WORDS.result}
         wraps
         value={query.result ?? null}
         options={results.map(({ result, count }) => ({ value: result, title: `${OUTCOME_WORDS[result]} ${count}` }))}
@@ -125,7 +121,7 @@ function Filters({ query, page, onChange }: FiltersProps) {
         testID="filter-result"
       />
       <Chips
-        label="Firing type"
+        label={NOTEBOOK_PANE.firingType}
         wraps
         value={query.look ?? null}
         options={looks.map(({ look, count }) => ({ value: look, title: `${RECIPES[look].name} ${count}` }))}
@@ -159,14 +155,14 @@ const FiringRow = memo(function FiringRow({ firing, search, current, unit }: Fir
           {`${firedWords(firing)} · ${firing.kilnName}${firing.place ? `, ${firing.place}` : ''}`}
         </Words>
         <Words size="label" tone="muted" numberOfLines={1}>
-          {`${RECIPES[firing.look].name}, ${text(formatTemperature(firing.ran_C, unit))} for ${text(formatDuration(firing.ran_s))}`}
+          {NOTEBOOK_PANE.for(RECIPES[firing.look].name, text(formatTemperature(firing.ran_C, unit)), text(formatDuration(firing.ran_s)))}
         </Words>
         <Words size="label" numberOfLines={1}>
           {[seenWords(firing), firing.note].filter((words) => words !== '').join(' · ')}
         </Words>
       </View>
       <Words bold>{resultWords(firing.result)}</Words>
-      {firing.photos.length > 0 && <Thumbnail hash={firing.photos[0]} px={64} alt={`Picture of ${firing.pieceName}`} />}
+      {firing.photos.length > 0 && <Thumbnail hash={firing.photos[0]} px={64} alt={NOTEBOOK_PANE.pictureOf(firing.pieceName)} />}
     </LinkRow>
   );
 });

@@ -47,6 +47,8 @@ import { Toggles } from '@/ui/Toggles';
 import { RESULT_WORDS } from '@/ui/results';
 import { Words } from '@/ui/Words';
 import { showFault } from '@/ui/showFault';
+import { RECORD_FORM } from './words';
+import { WORDS } from '@/ui/said';
 
 export type Told = Pick<Firing, 'firedAt'> & ToldOfFiring;
 
@@ -69,16 +71,16 @@ export interface RecordFormProps {
 
 export type Hands = 'done' | 'leftOut';
 
-const WORDS = Object.fromEntries(FIRING_WORDS.map((name) => [name, FIRING_FIELDS[name].schema.unwrap()])) as { [K in WordsName]: z.ZodString };
+const WORDS_ASKED = Object.fromEntries(FIRING_WORDS.map((name) => [name, FIRING_FIELDS[name].schema.unwrap()])) as { [K in WordsName]: z.ZodString };
 
 const recordSchema = z.object({
   when: z.string().transform((written, context) => {
     const time = readFieldTime(written);
     if (time) return time.getTime();
-    context.addIssue({ code: 'custom', message: 'Say when it was started: a day and a time that the clock showed.' });
+    context.addIssue({ code: 'custom', message: RECORD_FORM.sayWhenStarted });
     return z.NEVER;
   }),
-  ...WORDS,
+  ...WORDS_ASKED,
   result: z.enum([...ResultSchema.options, 'open']),
   seen: FIRING_FIELDS.seen.schema.unwrap(),
   faced: z.custom<Faced>(),
@@ -167,22 +169,22 @@ export function RecordForm({ told, schedule, problem, saving, held, draft, onDra
         control={control}
         name="when"
         render={({ field: { value, onChange } }) => (
-          <DayTimeInput label="Started" value={value} onChange={onChange} error={errors.when?.message} testID="record-when" />
+          <DayTimeInput label={RECORD_FORM.started} value={value} onChange={onChange} error={errors.when?.message} testID="record-when" />
         )}
       />
       {problem?.code === 'overlaps' && (
         <View style={{ alignItems: 'flex-start' }}>
-          <Action kind="second" title="Save it all the same" testID="save-at-once" disabled={saving} onPress={() => submit(true)} />
+          <Action kind="second" title={RECORD_FORM.saveAllSame} testID="save-at-once" disabled={saving} onPress={() => submit(true)} />
         </View>
       )}
       {untold !== '' && (
         <View>
           <Choice<Hands>
-            label={`${untold} Before this firing`}
+            label={RECORD_FORM.beforeThisFiring(untold)}
             value={hands}
             options={[
-              { value: 'done', title: 'They were done' },
-              { value: 'leftOut', title: 'They were left out', note: 'taken from its journey' },
+              { value: 'done', title: RECORD_FORM.theyWereDone },
+              { value: 'leftOut', title: RECORD_FORM.theyWereLeft, note: RECORD_FORM.takenJourney },
             ]}
             onChange={(next) => {
               setHands(next);
@@ -192,16 +194,16 @@ export function RecordForm({ told, schedule, problem, saving, held, draft, onDra
           />
           {handsMissing && (
             <Words bold tone="warn" role="alert" testID="hands-error">
-              Say whether they were done.
+              {RECORD_FORM.sayWhetherThey}
             </Words>
           )}
         </View>
       )}
       <Choice
-        label="How did it come out?"
+        label={RECORD_FORM.howDidCome}
         value={now.result ?? 'open'}
         options={[
-          { value: 'open', title: 'Not opened yet', note: 'in the kiln' },
+          { value: 'open', title: RECORD_FORM.notOpenedYet, note: WORDS.inTheKiln },
           { value: 'short', title: RESULT_WORDS.short, note: recipe.looksLike.early },
           { value: 'right', title: RESULT_WORDS.right, note: recipe.looksLike.right },
           { value: 'past', title: RESULT_WORDS.past, note: recipe.looksLike.late },
@@ -211,22 +213,22 @@ export function RecordForm({ told, schedule, problem, saving, held, draft, onDra
       />
       {(now.result === 'short' || now.result === 'past') && (
         <Choice
-          label="By how much?"
+          label={RECORD_FORM.byHowMuch}
           value={now.by ?? 'unsaid'}
           options={[
-            { value: 'unsaid' as const, title: 'Not said' },
-            { value: 'little' as const, title: 'A little', note: 'some minutes' },
-            { value: 'far' as const, title: 'By far', note: 'another firing' },
+            { value: 'unsaid' as const, title: RECORD_FORM.notSaid },
+            { value: 'little' as const, title: RECORD_FORM.aLittle, note: RECORD_FORM.someMinutes },
+            { value: 'far' as const, title: RECORD_FORM.byFar, note: RECORD_FORM.anotherFiring },
           ]}
           onChange={(by) => setValue('by', by)}
           testID="by"
         />
       )}
       {now.result !== 'open' && (
-        <Fold title="What else can be seen" about={flawWords((now.seen as Flaw[] | undefined) ?? []) || 'bubbles, cracks, its rim, its colour'} testID="seen">
+        <Fold title={RECORD_FORM.whatElseCan} about={flawWords((now.seen as Flaw[] | undefined) ?? []) || RECORD_FORM.bubblesCracksRim} testID="seen">
           {() => (
             <Toggles<Flaw>
-              label="Each that is true"
+              label={RECORD_FORM.eachTrue}
               values={now.seen ?? []}
               options={offeredFlaws(recipe.flaws, on !== null, now.seen ?? []).map((value) => ({ value, title: FLAWS[value] }))}
               onChange={(seen) => setValue('seen', seen)}
@@ -237,10 +239,10 @@ export function RecordForm({ told, schedule, problem, saving, held, draft, onDra
       )}
       {now.result !== 'open' && !item && (
         <Choice
-          label="Look it reached"
+          label={RECORD_FORM.lookItReached}
           value={now.lookReached ?? 'unsaid'}
           options={[
-            { value: 'unsaid' as const, title: 'Not said' },
+            { value: 'unsaid' as const, title: RECORD_FORM.notSaid },
             ...reachable(schedule.snapshot.firing.look, now.lookReached).map((look) => ({ value: look, title: RECIPES[look].name })),
           ]}
           onChange={(look) => setValue('lookReached', look)}
@@ -251,7 +253,7 @@ export function RecordForm({ told, schedule, problem, saving, held, draft, onDra
         <Choice
           label={HOW_OFF[on.use]}
           value={now.released ?? 'unsaid'}
-          options={[{ value: 'unsaid' as const, title: 'Not said' }, ...RELEASED.map((how) => ({ value: how, title: RELEASED_NAMES[how] }))]}
+          options={[{ value: 'unsaid' as const, title: RECORD_FORM.notSaid }, ...RELEASED.map((how) => ({ value: how, title: RELEASED_NAMES[how] }))]}
           onChange={(released) => setValue('released', released)}
           testID="released"
         />
@@ -260,10 +262,10 @@ export function RecordForm({ told, schedule, problem, saving, held, draft, onDra
       {FIRING_WORDS.filter((name) => isAsked(name, now, errors[name] !== undefined)).map((name) => (
         <WordsField key={name} {...{ control, name }} error={errors[name]?.message} />
       ))}
-      <Fold title="Which way it lay" about={facedWords(readFaced(now.faced)) || 'its edges towards the door, a mark, the hot side'} testID="faced">
+      <Fold title={RECORD_FORM.whichWayLay} about={facedWords(readFaced(now.faced)) || RECORD_FORM.edgesTowardsDoor} testID="faced">
         {() => <FacedFields value={readFaced(now.faced)} onChange={(faced) => setValue('faced', faced)} />}
       </Fold>
-      <PhotoPicker hashes={now.photos ?? []} of="this firing" onChange={(photos) => setValue('photos', photos)} />
+      <PhotoPicker hashes={now.photos ?? []} of={RECORD_FORM.thisFiring} onChange={(photos) => setValue('photos', photos)} />
       <AsFiredRows
         planned={schedule.segments}
         start_C={schedule.snapshot.firing.kiln.ambient_C}
@@ -272,14 +274,14 @@ export function RecordForm({ told, schedule, problem, saving, held, draft, onDra
         onChange={(asFired) => setValue('asFired', asFired)}
       />
       {now.result !== 'open' && !item && (
-        <Fold title="What it teaches" about={lessonWords(now.lesson as LessonEntry)} testID="teaches" opened={fault !== null}>
+        <Fold title={RECORD_FORM.whatItTeaches} about={lessonWords(now.lesson as LessonEntry)} testID="teaches" opened={fault !== null}>
           {() => <LessonFields value={now.lesson as LessonEntry} fault={fault} onChange={(lesson) => setValue('lesson', lesson)} />}
         </Fold>
       )}
       {errors.root?.message && <Notice tone="warn">{errors.root.message}</Notice>}
       <Notice tone="care">{item ? item.care : WORK_CAUTIONS.open}</Notice>
       {held && <Held />}
-      <Action title="Save to the notebook" disabled={saving} testID="save-firing" onPress={() => submit(false)} />
+      <Action title={RECORD_FORM.saveNotebook} disabled={saving} testID="save-firing" onPress={() => submit(false)} />
     </View>
   );
 }
@@ -312,14 +314,14 @@ function isAsked(name: WordsName, now: Partial<{ [K in keyof RecordEntry]: unkno
 }
 
 const HOW_OFF: Record<FormUse, string> = {
-  ...{ hollow: 'How did it come out of the mould?', cavity: 'How did it come out of the mould?', dam: 'How did it come out of the dam?' },
-  ...{ former: 'How did it come off the former?', texture: 'How did it come off the plate?', shelf: 'How did it come off the shelf?' },
-  grid: 'How did it come off below?',
+  ...{ hollow: RECORD_FORM.howDidComeOut, cavity: RECORD_FORM.howDidComeOut, dam: RECORD_FORM.howDidComeOutDam },
+  ...{ former: RECORD_FORM.howDidComeOff, texture: RECORD_FORM.howDidComeOffPlate, shelf: RECORD_FORM.howDidComeOffShelf },
+  grid: RECORD_FORM.howDidComeOffBelow,
 };
 
 /** What the fold holds, in a few words. */
 const lessonWords = ({ leftOut, controller }: LessonEntry): string =>
-  leftOut ? 'left out' : controller.trim() === '' ? 'a reading at the glass; or leave it out' : 'with a reading at the glass';
+  leftOut ? RECORD_FORM.leftOut : controller.trim() === '' ? RECORD_FORM.readingGlassLeave : RECORD_FORM.readingGlass;
 
 /** What it can have become: what it was to be, what was said before, or one of the looks that heat gives to any glass. */
 const reachable = (planned: Look, said: string | undefined): Look[] =>

@@ -4,6 +4,8 @@ import { type DrawnLayer, setupWords } from '@torvin/core/piece';
 import { caseDifferences, type Consequence, consequences, segmentDifferences } from '@torvin/core/schedule';
 import { formatStock, type LengthUnit, text, type Units } from '@torvin/core/units';
 import type { FiringDetail, Snapshot } from '@torvin/schema';
+import { DIFFERENCES } from './words';
+import { WORDS } from '@/ui/said';
 
 export interface FiringDifferences {
   layup: string[];
@@ -16,21 +18,21 @@ const layerWords = ({ name, thickness_m, form, cover, count, coated }: DrawnLaye
   [
     `${count === undefined ? '' : `${count} × `}${name} ${text(formatStock(thickness_m, unit))}`,
     ...(form && form !== 'sheet' ? [form] : []),
-    ...(cover === undefined ? [] : [`over ${Math.round(cover * 100)} %`]),
-    ...(coated ? [`coating ${coated}`] : []),
+    ...(cover === undefined ? [] : [DIFFERENCES.over(Math.round(cover * 100))]),
+    ...(coated ? [DIFFERENCES.coating(coated)] : []),
   ].join(', ');
 
 function layupDifferences(before: Snapshot, after: Snapshot, unit: LengthUnit): string[] {
   const said: string[] = [];
   const outlines = [before, after].map(({ firing }) => footprintWords(firing.body.footprint, unit));
-  if (outlines[0] !== outlines[1]) said.push(`Outline: ${outlines[1]} for ${outlines[0]}.`);
+  if (outlines[0] !== outlines[1]) said.push(DIFFERENCES.outlineFor(outlines[1], outlines[0]));
   const count = Math.max(before.layers.length, after.layers.length);
   for (let i = 0; i < count; i += 1) {
     const [one, other] = [before.layers[i], after.layers[i]].map((layer) => (layer ? layerWords(layer, unit) : null));
     if (one === other) continue;
-    if (other === null) said.push(`Layer ${i + 1} from the shelf left out: ${one}.`);
-    else if (one === null) said.push(`Layer ${i + 1} from the shelf more: ${other}.`);
-    else said.push(`Layer ${i + 1} from the shelf: ${other} for ${one}.`);
+    if (other === null) said.push(DIFFERENCES.layerShelfLeft(i + 1, one));
+    else if (one === null) said.push(DIFFERENCES.layerShelfMore(i + 1, other));
+    else said.push(DIFFERENCES.layerShelf(i + 1, other, one));
   }
   return said;
 }
@@ -39,11 +41,11 @@ function setupDifferences(before: FiringDetail, after: FiringDetail): string[] {
   const [one, other] = [before.schedule.snapshot, after.schedule.snapshot];
   const said = caseDifferences(one.firing, other.firing);
   const pairs: [string, string, string][] = [
-    ['Stands on', setupWords(one.setup, one.firing.setup.coat?.name), setupWords(other.setup, other.firing.setup.coat?.name)],
-    ['Kiln', one.kilnName, other.kilnName],
-    ['Place', before.firing.place || 'not said', after.firing.place || 'not said'],
+    [DIFFERENCES.standsOn, setupWords(one.setup, one.firing.setup.coat?.name), setupWords(other.setup, other.firing.setup.coat?.name)],
+    [WORDS.kiln, one.kilnName, other.kilnName],
+    [DIFFERENCES.place, before.firing.place || DIFFERENCES.notSaid, after.firing.place || DIFFERENCES.notSaid],
   ];
-  for (const [what, was, is] of pairs) if (was !== is) said.push(`${what}: ${is} for ${was}.`);
+  for (const [what, was, is] of pairs) if (was !== is) said.push(DIFFERENCES.for(what, is, was));
   return said;
 }
 

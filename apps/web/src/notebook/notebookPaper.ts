@@ -6,17 +6,19 @@ import { ofAll } from '@/paper/ofAll';
 import { type Paper, row } from '@/paper/paperPages';
 import { firedWords } from '@/ui/clock';
 import { resultWords, seenWords } from '@/ui/results';
+import { NOTEBOOK_PAPER } from './words';
+import { WORDS } from '@/ui/said';
 
 export function notebookPaper(rows: readonly FiringRow[], total: number, units: Units): Paper {
   return {
-    title: 'Notebook',
+    title: WORDS.notebook,
     about: ofAll(rows.length, total, 'firings'),
     blocks: rows.map((firing) =>
       row(
         firing.pieceName,
         [
           `${firedWords(firing)} · ${firing.kilnName}${firing.place ? `, ${firing.place}` : ''}`,
-          `${RECIPES[firing.look].name}, ${text(formatTemperature(firing.ran_C, units.temperature))} for ${text(formatDuration(firing.ran_s))}`,
+          NOTEBOOK_PAPER.for(RECIPES[firing.look].name, text(formatTemperature(firing.ran_C, units.temperature)), text(formatDuration(firing.ran_s))),
           [seenWords(firing), firing.note].filter(Boolean).join(' · '),
         ],
         resultWords(firing.result),

@@ -9,6 +9,7 @@ import { capital } from '@/ui/capital';
 import { firedWords } from '@/ui/clock';
 import { byWords, resultWords, seenWords } from '@/ui/results';
 import { asRun } from './differences';
+import { RECORD_PAPER } from './words';
 
 export function recordPaper(detail: FiringDetail, units: Units): Paper {
   const { firing, schedule } = detail;
@@ -19,7 +20,7 @@ export function recordPaper(detail: FiringDetail, units: Units): Paper {
   const flaws = seenWords(firing);
   return {
     title: firing.pieceName,
-    about: `${RECIPES[firing.look].name} in ${snapshot.kilnName}, ${firedWords(firing)}`,
+    about: RECORD_PAPER.in(RECIPES[firing.look].name, snapshot.kilnName, firedWords(firing)),
     blocks: [
       row(capital(`${resultWords(firing.result)}${byWords(firing.lesson)}`), [
         flaws === '' ? '' : `${capital(flaws)}${firing.seenWhere ? `: ${firing.seenWhere}` : ''}.`,
@@ -28,23 +29,23 @@ export function recordPaper(detail: FiringDetail, units: Units): Paper {
       ]),
       ...(firing.note === '' ? [] : [said(firing.note)]),
       ...part(
-        firing.asFired ? 'As it ran' : 'Its schedule',
+        firing.asFired ? RECORD_PAPER.asItRan : RECORD_PAPER.itsSchedule,
         ran.segments.map(({ role, rate_C_per_h, target_C, hold_s }, i) =>
           row(`${i + 1} ${ROLE_NAMES[role]}`, [
-            `${text(formatRate(rate_C_per_h, units.temperature))} to ${degrees(target_C)}, hold ${text(formatDuration(hold_s))}`,
+            RECORD_PAPER.toHold(text(formatRate(rate_C_per_h, units.temperature)), degrees(target_C), text(formatDuration(hold_s))),
           ]),
         ),
       ),
-      ...(firing.asFired ? part('Otherwise than planned', segmentDifferences(schedule.segments, ran.segments, units.temperature).map(said)) : []),
+      ...(firing.asFired ? part(RECORD_PAPER.otherwiseThanPlanned, segmentDifferences(schedule.segments, ran.segments, units.temperature).map(said)) : []),
       ...(firing.asFired
         ? part(
-            'Planned, and as it ran',
+            RECORD_PAPER.plannedRan,
             consequences({ firing: snapshot.firing, evaluation: schedule.result }, { firing: snapshot.firing, evaluation: ran.evaluation }, units).map(
-              ({ what, before, after }) => row(what, [], `${text(before)}, then ${text(after)}`),
+              ({ what, before, after }) => row(what, [], RECORD_PAPER.then(text(before), text(after))),
             ),
           )
         : []),
-      ...part('Said when it was started', [...firing.differences, ...firing.accepted].map(said)),
+      ...part(RECORD_PAPER.saidWhenStarted, [...firing.differences, ...firing.accepted].map(said)),
     ],
   };
 }

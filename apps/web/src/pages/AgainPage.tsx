@@ -11,6 +11,8 @@ import { LinkRow } from '@/ui/LinkRow';
 import { Waiting } from '@/ui/Loading';
 import { type Back, Screen } from '@/ui/Screen';
 import { Words } from '@/ui/Words';
+import { AGAIN_PAGE } from './words';
+import { WORDS } from '@/ui/said';
 
 const FACE = { width: 84, height: 48 };
 const SHOWN_AT_MOST = 20;
@@ -22,12 +24,12 @@ export function AgainPage() {
   const [typed, setTyped] = useState('');
   const text = useDeferredValue(typed.trim());
   const { rows } = usePieceRows(text === '' ? {} : { text });
-  const back: Back = { title: firing.data?.firing.pieceName ?? 'Firing', href: `/notebook/${id}` };
-  if (!firing.data) return <Waiting query={firing} title="Run again" back={back} />;
+  const back: Back = { title: firing.data?.firing.pieceName ?? WORDS.firing, href: `/notebook/${id}` };
+  if (!firing.data) return <Waiting query={firing} title={AGAIN_PAGE.runAgain} back={back} />;
   return (
-    <Screen title="Run again" subtitle={`As '${firing.data.firing.pieceName}' was fired; on which piece?`} back={back}>
-      <Field label="Piece" value={typed} onChange={setTyped} testID="again-search" />
-      {rows?.length === 0 && <Words tone="muted">No piece of that name.</Words>}
+    <Screen title={AGAIN_PAGE.runAgain} subtitle={AGAIN_PAGE.firedWhichPiece(firing.data.firing.pieceName)} back={back}>
+      <Field label={WORDS.piece} value={typed} onChange={setTyped} testID="again-search" />
+      {rows?.length === 0 && <Words tone="muted">{AGAIN_PAGE.noPieceName}</Words>}
       <View role="list">
         {rows?.slice(0, SHOWN_AT_MOST).map((row) => (
           <LinkRow key={row.id} href={`/pieces/${row.id}/given?from=${id}`} inset={0} testID="again-piece">

@@ -14,14 +14,16 @@ import { useLayup } from '@/layup/useLayup';
 import { Waiting } from '@/ui/Loading';
 import { GoneChoice } from '@/ui/GoneChoice';
 import { type Back, Screen } from '@/ui/Screen';
+import { EDIT_PIECE_PAGE } from './words';
+import { WORDS } from '@/ui/said';
 
-const TITLE = 'Outline and name';
+const TITLE = EDIT_PIECE_PAGE.outlineAndName;
 
 export function EditPiecePage() {
   const { id } = useLocalSearchParams<{ id: string }>();
   const shelves = useShelves();
   const piece = usePiece(id);
-  const back: Back = { title: piece.data?.name ?? 'Piece', href: `/pieces/${id}` };
+  const back: Back = { title: piece.data?.name ?? WORDS.piece, href: `/pieces/${id}` };
   // What the list says of it may be older than the piece; of one that waits to be made nothing else is known.
   if (!piece.data || (piece.isPlaceholderData && piece.data.version > 0)) return <Waiting query={piece} title={TITLE} back={back} />;
   if (!shelves.data) return <Waiting query={shelves} title={TITLE} back={back} />;
@@ -51,7 +53,7 @@ function EditPiece({ piece, shelves, back }: { piece: Piece; shelves: Shelves; b
       {queue.elsewhere && (
         <StaleChoice current={queue.elsewhere} mine={layup.name} onTakeTheirs={andLeave(queue.takeTheirs)} onKeepMine={andLeave(queue.keepMine)} />
       )}
-      {queue.gone && <GoneChoice what="piece" onBringBack={andLeave(queue.keepMine)} onLeave={andLeave(queue.takeTheirs)} />}
+      {queue.gone && <GoneChoice what={EDIT_PIECE_PAGE.piece} onBringBack={andLeave(queue.keepMine)} onLeave={andLeave(queue.takeTheirs)} />}
       <PieceForm
         shelves={shelves}
         entry={opened.entry}
@@ -59,7 +61,7 @@ function EditPiece({ piece, shelves, back }: { piece: Piece; shelves: Shelves; b
         problem={layup.problem ?? queue.problem}
         saving={queue.saving && !queue.problem && !queue.elsewhere && !queue.gone}
         draft={draft}
-        saveTitle="Save outline"
+        saveTitle={EDIT_PIECE_PAGE.saveOutline}
         onSave={({ name, footprint, typed, dammed }) => {
           // An outline that nobody touched stays as it is, with the digits that are not written.
           const kept = isOutlineUntouched(opened.entry, footprint, typed, units.length);

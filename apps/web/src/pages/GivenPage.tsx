@@ -8,8 +8,10 @@ import { Action } from '@/ui/Action';
 import { Waiting } from '@/ui/Loading';
 import { Notice } from '@/ui/Notice';
 import { type Back, Screen } from '@/ui/Screen';
+import { GIVEN_PAGE } from './words';
+import { WORDS } from '@/ui/said';
 
-const TITLE = 'From paper';
+const TITLE = GIVEN_PAGE.fromPaper;
 
 /** For a firing that is planned, whether it has a schedule yet or not; without one in the address it is the first. */
 export function GivenPage() {
@@ -18,7 +20,7 @@ export function GivenPage() {
   const piece = usePiece(id);
   const shelves = useShelves();
   const proven = useFiring(from ?? null);
-  const back: Back = { title: piece.data?.name ?? 'Piece', href: `/pieces/${id}` };
+  const back: Back = { title: piece.data?.name ?? WORDS.piece, href: `/pieces/${id}` };
   if (!piece.data || piece.isPlaceholderData) return <Waiting query={piece} title={TITLE} back={back} />;
   if (!shelves.data) return <Waiting query={shelves} title={TITLE} back={back} />;
   if (from !== undefined && !proven.data) return <Waiting query={proven} title={TITLE} back={back} />;
@@ -26,8 +28,8 @@ export function GivenPage() {
   if (!step) {
     return (
       <Screen title={TITLE} of={piece.data.name} subtitle={piece.data.name} back={back}>
-        <Notice tone="plain" actions={<Action title="To the piece" testID="plan-first" onPress={() => router.replace(`/pieces/${id}`)} />}>
-          Plan a firing of this piece first: what it is for, how it stands, in which kiln. Then a schedule can be judged for it.
+        <Notice tone="plain" actions={<Action title={GIVEN_PAGE.toThePiece} testID="plan-first" onPress={() => router.replace(`/pieces/${id}`)} />}>
+          {GIVEN_PAGE.planFiringPiece}
         </Notice>
       </Screen>
     );

@@ -1,7 +1,8 @@
 import { KeyInScreen } from '@/keyin/KeyInScreen';
 import { useStepPage } from '@/planner/useStepPage';
+import { WORDS } from '@/ui/said';
 
 export function KeyInPage() {
-  const page = useStepPage('Key in');
+  const page = useStepPage(WORDS.keyIn);
   return page.ready ? <KeyInScreen {...page} /> : page.shown;
 }

@@ -15,6 +15,8 @@ import { aboutShelves } from '@/shelves/words';
 import { Waiting } from '@/ui/Loading';
 import { Screen } from '@/ui/Screen';
 import { Words } from '@/ui/Words';
+import { LABEL_PAGE } from './words';
+import { WORDS } from '@/ui/said';
 
 /** So many glasses are named on it. */
 const GLASSES_NAMED = 3;
@@ -28,7 +30,7 @@ function ofPiece({ id, name, doc }: Piece, shelves: Shelves, units: Units, at: s
   return {
     name,
     lines: [
-      `${names.slice(0, GLASSES_NAMED).join(', ')}${more > 0 ? ` and ${more} more` : ''}`,
+      `${names.slice(0, GLASSES_NAMED).join(', ')}${more > 0 ? LABEL_PAGE.andMore(more) : ''}`,
       footprintWords(now?.footprint ?? doc.footprint, units.length),
       mass,
     ],
@@ -50,21 +52,22 @@ export function LabelPage() {
   const access = useQuery({ queryKey: keys.access, queryFn: ({ signal }) => call(api.access, { signal }) });
   // What a camera reads has to be an address that its phone can open.
   const at = access.data?.addresses[0]?.url ?? window.location.origin;
-  const back = kind === 'pieces' ? ({ title: 'Piece', href: `/pieces/${id}` } as const) : ({ title: 'Shelves', href: `/shelves/${kind}/${id}` } as const);
-  if (!shelves.data) return <Waiting query={shelves} title="Label" back={back} />;
+  const back =
+    kind === 'pieces' ? ({ title: WORDS.piece, href: `/pieces/${id}` } as const) : ({ title: WORDS.shelves, href: `/shelves/${kind}/${id}` } as const);
+  if (!shelves.data) return <Waiting query={shelves} title={WORDS.label} back={back} />;
   if (kind === 'pieces') return <OfPiece id={id} shelves={shelves.data} units={units} at={at} />;
   const label = isKind(kind) ? ofRecord(kind, id, shelves.data, units, at) : null;
   return label ? (
     <LabelScreen label={label} back={back} />
   ) : (
-    <Screen title="Label" back={{ title: 'Shelves', href: '/shelves' }}>
-      <Words>{`There is no such ${isKind(kind) ? KINDS[kind].one : 'record'} any more.`}</Words>
+    <Screen title={WORDS.label} back={{ title: WORDS.shelves, href: '/shelves' }}>
+      <Words>{LABEL_PAGE.noSuchAny(isKind(kind) ? KINDS[kind].one : 'record')}</Words>
     </Screen>
   );
 }
 
 function OfPiece({ id, shelves, units, at }: { id: string; shelves: Shelves; units: Units; at: string }) {
   const piece = usePiece(id);
-  const back = { title: piece.data?.name ?? 'Piece', href: `/pieces/${id}` } as const;
-  return piece.data ? <LabelScreen label={ofPiece(piece.data, shelves, units, at)} back={back} /> : <Waiting query={piece} title="Label" back={back} />;
+  const back = { title: piece.data?.name ?? WORDS.piece, href: `/pieces/${id}` } as const;
+  return piece.data ? <LabelScreen label={ofPiece(piece.data, shelves, units, at)} back={back} /> : <Waiting query={piece} title={WORDS.label} back={back} />;
 }

@@ -13,8 +13,10 @@ import { type PieceEntry, firstLayer, newEntry } from '@/layup/pieceEntry';
 import { Waiting } from '@/ui/Loading';
 import { type Back, Screen } from '@/ui/Screen';
 import { Words } from '@/ui/Words';
+import { NEW_PIECE_PAGE } from './words';
+import { WORDS } from '@/ui/said';
 
-const BACK: Back = { title: 'Pieces', href: '/pieces' };
+const BACK: Back = { title: WORDS.pieces, href: '/pieces' };
 
 export const NewPiecePage = inFormUnits(NewPiece);
 
@@ -37,12 +39,10 @@ function NewPiece() {
     if (create.held) gone.current();
   }, [create.held]);
   const { data } = shelves;
-  if (!data) return <Waiting query={shelves} title="New piece" back={BACK} />;
+  if (!data) return <Waiting query={shelves} title={NEW_PIECE_PAGE.newPiece} back={BACK} />;
   return (
-    <Screen title="New piece" back={BACK}>
-      <Words tone="muted">
-        Say how big it is and what lies at the bottom; the other layers are laid on its drawing. A shelf or a mould that is fired by itself has none.
-      </Words>
+    <Screen title={NEW_PIECE_PAGE.newPiece} back={BACK}>
+      <Words tone="muted">{NEW_PIECE_PAGE.sayHowBig}</Words>
       <PatternRows shelves={data} />
       <PieceForm
         shelves={data}
@@ -51,7 +51,7 @@ function NewPiece() {
         problem={create.refusal?.problem ?? null}
         saving={create.saving}
         draft={draft}
-        saveTitle="Save piece"
+        saveTitle={NEW_PIECE_PAGE.savePiece}
         onSave={({ name, form, glassId, ...outline }) =>
           create.save(
             {

@@ -15,9 +15,10 @@ import { putPiece } from '@/outbox/shown';
 import { useOutbox, useSave } from '@/outbox/useOutbox';
 import { type StepPageParts, useStepPage } from '@/planner/useStepPage';
 import { Screen } from '@/ui/Screen';
+import { RECORD_FIRING_PAGE } from './words';
 
 export function RecordFiringPage() {
-  const page = useStepPage('Record the firing');
+  const page = useStepPage(RECORD_FIRING_PAGE.recordTheFiring);
   return page.ready ? <RecordPage {...page} /> : page.shown;
 }
 
@@ -25,7 +26,7 @@ const RecordPage = inFormUnits(Record);
 
 /** The piece with what hands were to do before a firing told as done then, or taken from its journey. */
 function handsTold(doc: PieceDoc, steps: readonly BenchStep[], hands: Hands, at: number): Outcome<Edited> {
-  const what = hands === 'done' ? 'steps told as done' : 'steps left out';
+  const what = hands === 'done' ? RECORD_FIRING_PAGE.stepsToldDone : RECORD_FIRING_PAGE.stepsLeftOut;
   return steps.reduce<Outcome<Edited>>((now, { id }) => {
     if (!now.ok) return now;
     const next = hands === 'done' ? tellDone(now.value.doc, id, at) : removeStep(now.value.doc, id);
@@ -54,9 +55,9 @@ function Record({ piece, step, schedule, outdated }: StepPageParts) {
   }
   return (
     <Screen
-      title="Record the firing"
+      title={RECORD_FIRING_PAGE.recordTheFiring}
       of={piece.name}
-      subtitle={`${firingName(step)} of ${piece.name}`}
+      subtitle={RECORD_FIRING_PAGE.of(firingName(step), piece.name)}
       back={{ title: firingName(step), href: runHref(piece.id, step.id) }}
     >
       <OutdatedNotice differences={outdated} />

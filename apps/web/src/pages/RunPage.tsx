@@ -2,9 +2,10 @@ import { FilesPanel } from '@/files/FilesPanel';
 import { RunSheetOnPaper } from '@/files/RunSheetOnPaper';
 import { useStepPage } from '@/planner/useStepPage';
 import { RunSheetScreen } from '@/runsheet/RunSheetScreen';
+import { RUN_PAGE } from './words';
 
 export function RunPage() {
-  const page = useStepPage('Run sheet');
+  const page = useStepPage(RUN_PAGE.runSheet);
   return page.ready ? (
     <RunSheetScreen
       key={page.step.id}

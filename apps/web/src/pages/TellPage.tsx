@@ -13,12 +13,14 @@ import { Waiting } from '@/ui/Loading';
 import { Notice } from '@/ui/Notice';
 import { type Back, Screen } from '@/ui/Screen';
 import { showFault } from '@/ui/showFault';
+import { TELL_PAGE } from './words';
+import { WORDS } from '@/ui/said';
 
 export function TellPage() {
   const { id } = useLocalSearchParams<{ id: string }>();
   const detail = useFiring(id);
-  const back: Back = { title: detail.data?.firing.pieceName ?? 'Firing', href: `/notebook/${id}` };
-  if (!detail.data) return <Waiting query={detail} title="Result" back={back} />;
+  const back: Back = { title: detail.data?.firing.pieceName ?? WORDS.firing, href: `/notebook/${id}` };
+  if (!detail.data) return <Waiting query={detail} title={WORDS.result} back={back} />;
   return <TellForm detail={detail.data} back={back} />;
 }
 
@@ -47,7 +49,7 @@ function Tell({ detail: { firing, schedule }, back }: { detail: FiringDetail; ba
     then();
   };
   return (
-    <Screen title={firing.result === null ? 'Record result' : 'Edit result'} of={firing.pieceName} subtitle={firing.pieceName} back={back}>
+    <Screen title={firing.result === null ? WORDS.recordResult : TELL_PAGE.editResult} of={firing.pieceName} subtitle={firing.pieceName} back={back}>
       {stale && (
         <Notice
           tone="warn"
@@ -55,18 +57,18 @@ function Tell({ detail: { firing, schedule }, back }: { detail: FiringDetail; ba
           actions={
             <>
               <Action
-                title="Save mine over it"
+                title={WORDS.saveMineOver}
                 testID="keep-mine"
                 onPress={() => save(firingOnto(stale.mine, stale.standing).variables, { on: stale.standing.version, then })}
               />
-              <Action kind="second" title="Let mine go" testID="let-mine-go" onPress={leaveMine} />
+              <Action kind="second" title={WORDS.letMineGo} testID="let-mine-go" onPress={leaveMine} />
             </>
           }
         >
-          Somebody else has recorded this firing meanwhile. You can add your changes to theirs.
+          {TELL_PAGE.somebodyElseRecorded}
         </Notice>
       )}
-      {gone && <GoneChoice what="firing" onBringBack={() => bringBack(then)} onLeave={leaveMine} />}
+      {gone && <GoneChoice what={TELL_PAGE.firing} onBringBack={() => bringBack(then)} onLeave={leaveMine} />}
       <RecordForm
         told={began}
         schedule={schedule}

@@ -5,6 +5,7 @@ import { View } from 'react-native';
 import { space } from '@/theme/theme';
 import { Words } from '@/ui/Words';
 import { PanelView } from './PanelView';
+import { PANEL_TRIAL } from './words';
 
 export function PanelTrial({ controller }: { controller: Controller }) {
   const [panel, setPanel] = useState<Panel>(() => newPanel(controller));
@@ -13,9 +14,7 @@ export function PanelTrial({ controller }: { controller: Controller }) {
     <View style={{ gap: space.small }}>
       <PanelView panel={panel} onPressed={setPanel} />
       <Words size="label" tone="muted" testID="panel-keeps">
-        {kept.length === 0
-          ? 'No program stands in it yet. Press Program, a number, Enter; then a figure and Enter for each that it asks.'
-          : kept.map(([slot, rows]) => `Program ${slot} holds ${rows.length} ${rows.length === 1 ? 'segment' : 'segments'}.`).join(' ')}
+        {kept.length === 0 ? PANEL_TRIAL.noProgramStands : kept.map(([slot, rows]) => PANEL_TRIAL.programHolds(slot, rows.length)).join(' ')}
       </Words>
     </View>
   );

@@ -5,6 +5,7 @@ import { useTheme } from '@/theme/ThemeContext';
 import { TARGET, scaled, space } from '@/theme/theme';
 import { FigureText } from '@/ui/FigureText';
 import { Words } from '@/ui/Words';
+import { PANEL_VIEW } from './words';
 
 export interface PanelViewProps {
   panel: Panel;
@@ -30,19 +31,19 @@ export function PanelView({ panel, onPressed }: PanelViewProps) {
   const mark = profile.holdAs === 'colon' ? ':' : '.';
   const rows: KeyOf[][] = [
     [
-      { key: 'program', title: 'Program' },
-      { key: 'review', title: 'Look through' },
+      { key: 'program', title: PANEL_VIEW.program },
+      { key: 'review', title: PANEL_VIEW.lookThrough },
     ],
     ...DIGITS.map((digits) => digits.map((key): KeyOf => ({ key, title: key }))),
     [
       { key: 'mark', title: mark },
       { key: '0', title: '0' },
-      { key: 'clear', title: 'Clear' },
+      { key: 'clear', title: PANEL_VIEW.clear },
     ],
-    [{ key: 'back', title: 'Back' }, ...(profile.ends === 'done' ? [{ key: 'done', title: 'End' } as const] : []), { key: 'enter', title: 'Enter' }],
+    [{ key: 'back', title: PANEL_VIEW.back }, ...(profile.ends === 'done' ? [{ key: 'done', title: 'End' } as const] : []), { key: 'enter', title: 'Enter' }],
   ];
   return (
-    <View style={{ gap: space.small, maxWidth: 360 }} role="group" aria-label="Controller" testID="panel">
+    <View style={{ gap: space.small, maxWidth: 360 }} role="group" aria-label={PANEL_VIEW.controller} testID="panel">
       <View
         style={{
           minHeight: scaled(112),
@@ -59,13 +60,13 @@ export function PanelView({ panel, onPressed }: PanelViewProps) {
           <Words bold testID="panel-asks">
             {asks}
           </Words>
-          <Words tone="muted">{segment > 0 ? `segment ${segment}` : ''}</Words>
+          <Words tone="muted">{segment > 0 ? PANEL_VIEW.segment(segment) : ''}</Words>
         </View>
         <View testID="panel-figure">
           <FigureText value={{ figure: figure || '–', unit: '' }} size="large" tone={isOld ? 'muted' : 'ink'} />
         </View>
         <Words size="label" tone={panel.refused ? 'warn' : 'muted'} bold={panel.refused !== ''} testID="panel-says">
-          {panel.refused || (isOld ? 'left by an older program' : ' ')}
+          {panel.refused || (isOld ? PANEL_VIEW.leftOlderProgram : ' ')}
         </Words>
       </View>
       {rows.map((keys, i) => (
@@ -93,4 +94,4 @@ export function PanelView({ panel, onPressed }: PanelViewProps) {
   );
 }
 
-const KEY_NAMES: Partial<Record<Key, string>> = { mark: 'Mark between hours and minutes', clear: 'Clear what is typed' };
+const KEY_NAMES: Partial<Record<Key, string>> = { mark: PANEL_VIEW.markBetweenHours, clear: PANEL_VIEW.clearWhatTyped };

@@ -13,6 +13,7 @@ import { FileChoice } from '@/ui/FileChoice';
 import { Notice } from '@/ui/Notice';
 import { Words } from '@/ui/Words';
 import { Thumbnail, usePhotoUrl } from './Thumbnail';
+import { PHOTOS } from './words';
 
 /** A touch opens one as large as the page. under: what stands beneath each. */
 export function PhotoRow({ hashes, of, under }: { hashes: readonly string[]; of: string; under?(hash: string, i: number): ReactNode }) {
@@ -24,13 +25,13 @@ export function PhotoRow({ hashes, of, under }: { hashes: readonly string[]; of:
         {hashes.map((hash, i) => (
           <View key={hash}>
             <Pressable role="button" aria-pressed={open === hash} onPress={() => setOpen(open === hash ? null : hash)} testID={`photo-${i}`}>
-              <Thumbnail hash={hash} alt={`Picture ${i + 1} of ${of}`} />
+              <Thumbnail hash={hash} alt={PHOTOS.pictureOf(i + 1, of)} />
             </Pressable>
             {under?.(hash, i)}
           </View>
         ))}
       </View>
-      {open && hashes.includes(open) && <Large hash={open} alt={`${of}, large`} />}
+      {open && hashes.includes(open) && <Large hash={open} alt={PHOTOS.large(of)} />}
     </View>
   );
 }
@@ -90,17 +91,17 @@ export function PhotoPicker({ hashes, of, onChange }: PhotoPickerProps) {
   return (
     <View style={{ gap: space.small }}>
       <Words size="label" tone="muted">
-        Pictures
+        {PHOTOS.pictures}
       </Words>
       <PhotoRow
         hashes={hashes}
         of={of}
-        under={(hash, i) => <Action kind="plain" title="×" label={`× Take picture ${i + 1} away`} testID={`photo-remove-${i}`} onPress={() => remove(hash)} />}
+        under={(hash, i) => <Action kind="plain" title="×" label={PHOTOS.takePictureAway(i + 1)} testID={`photo-remove-${i}`} onPress={() => remove(hash)} />}
       />
       <View style={{ alignItems: 'flex-start' }}>
         <FileChoice
           kind="second"
-          title={answers && waiting.length > 0 ? `Taking in ${waiting.length} …` : 'Add a picture'}
+          title={answers && waiting.length > 0 ? PHOTOS.takingIn(waiting.length) : PHOTOS.addAPicture}
           accept="image/*"
           multiple
           disabled={hashes.length >= PHOTOS_AT_MOST}
@@ -116,15 +117,9 @@ export function PhotoPicker({ hashes, of, onChange }: PhotoPickerProps) {
           {problem}
         </Notice>
       )}
-      {!answers && waiting.length > 0 && (
-        <Words testID="photos-wait">
-          {lasting
-            ? `${waiting.length} ${waiting.length === 1 ? 'picture is' : 'pictures are'} kept in this browser until the server answers.`
-            : 'This browser has no room to keep the picture: leave this page open until the server answers.'}
-        </Words>
-      )}
+      {!answers && waiting.length > 0 && <Words testID="photos-wait">{lasting ? PHOTOS.keptBrowserUntil(waiting.length) : PHOTOS.browserNoRoom}</Words>}
       <Words size="note" tone="muted">
-        Kept on this studio’s own server, without place and time of the camera.
+        {PHOTOS.keptStudiosOwn}
       </Words>
     </View>
   );

@@ -4,6 +4,7 @@ import { View } from 'react-native';
 import { localIdsIn, readPicture } from '@/outbox/pictures';
 import { useTheme } from '@/theme/ThemeContext';
 import { Words } from '@/ui/Words';
+import { THUMBNAIL } from './words';
 
 const SMALL_PX = 96;
 
@@ -39,9 +40,12 @@ export function Thumbnail({ hash, px = SMALL_PX, alt }: { hash: string; px?: num
   const url = usePhotoUrl(hash, 'small');
   if (missing) {
     return (
-      <View style={{ width: px, height: px, justifyContent: 'center', alignItems: 'center', backgroundColor: colours.surface }} aria-label={`${alt}, not here`}>
+      <View
+        style={{ width: px, height: px, justifyContent: 'center', alignItems: 'center', backgroundColor: colours.surface }}
+        aria-label={THUMBNAIL.notHere(alt)}
+      >
         <Words size="note" tone="muted" style={{ textAlign: 'center' }}>
-          {px >= SMALL_PX ? 'picture not here' : '–'}
+          {px >= SMALL_PX ? THUMBNAIL.pictureNotHere : '–'}
         </Words>
       </View>
     );

@@ -15,6 +15,8 @@ import { Field } from '@/ui/Field';
 import { Notice } from '@/ui/Notice';
 import { Tick } from '@/ui/Tick';
 import { putSchedule } from '@/planner/putSchedule';
+import { ANOTHER_LIKE } from './words';
+import { WORDS } from '@/ui/said';
 
 const AT_MOST = 24;
 
@@ -35,8 +37,8 @@ export function AnotherLike({ piece, onNot }: AnotherLikeProps) {
   const [working, setWorking] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
   const count = /^\d{1,2}$/.test(typed.trim()) ? Number(typed) : 0;
-  const wrongCount = count < 1 || count > AT_MOST ? `From 1 to ${AT_MOST}.` : undefined;
-  const wrongName = name.trim() === '' || name.length > 80 ? 'A name of 1 to 80 letters.' : undefined;
+  const wrongCount = count < 1 || count > AT_MOST ? ANOTHER_LIKE.fromTo(AT_MOST) : undefined;
+  const wrongName = name.trim() === '' || name.length > 80 ? ANOTHER_LIKE.nameLetters : undefined;
 
   async function make(): Promise<void> {
     setWorking(true);
@@ -69,23 +71,24 @@ export function AnotherLike({ piece, onNot }: AnotherLikeProps) {
     }
   }
 
-  if (!open) return <Action kind="second" title="Duplicate" label="Duplicate it" testID="make-another" onPress={() => setOpen(true)} />;
+  if (!open)
+    return <Action kind="second" title={ANOTHER_LIKE.duplicate} label={ANOTHER_LIKE.duplicateIt} testID="make-another" onPress={() => setOpen(true)} />;
   return (
-    <View style={{ flexBasis: '100%', gap: space.small }} role="group" aria-label="Duplicate" testID="another-like">
-      <Field label={count > 1 ? 'Name of the first' : 'Name'} value={name} error={wrongName} onChange={setName} testID="another-name" />
-      <Field label="How many" value={typed} error={wrongCount} onChange={setTyped} keyboard="numeric" testID="another-count" />
+    <View style={{ flexBasis: '100%', gap: space.small }} role="group" aria-label={ANOTHER_LIKE.duplicate} testID="another-like">
+      <Field label={count > 1 ? ANOTHER_LIKE.nameFirst : WORDS.name} value={name} error={wrongName} onChange={setName} testID="another-name" />
+      <Field label={ANOTHER_LIKE.howMany} value={typed} error={wrongCount} onChange={setTyped} keyboard="numeric" testID="another-count" />
       {firingsOf(piece.doc).length > 0 && (
-        <Tick on={firings} title="With its firings and their schedules" onPress={() => setFirings(!firings)} testID="another-firings" />
+        <Tick on={firings} title={ANOTHER_LIKE.firingsTheirSchedules} onPress={() => setFirings(!firings)} testID="another-firings" />
       )}
       {problem !== null && <Notice tone="warn">{problem}</Notice>}
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
         <Action
-          title={count > 1 ? `Make ${count} copies` : 'Make a copy'}
+          title={count > 1 ? ANOTHER_LIKE.makeCopies(count) : ANOTHER_LIKE.makeACopy}
           disabled={working || wrongCount !== undefined || wrongName !== undefined}
           testID="another-make"
           onPress={() => void make()}
         />
-        <Action kind="second" title="Cancel" testID="another-not" onPress={onNot ?? (() => setOpen(false))} />
+        <Action kind="second" title={ANOTHER_LIKE.cancel} testID="another-not" onPress={onNot ?? (() => setOpen(false))} />
       </View>
     </View>
   );

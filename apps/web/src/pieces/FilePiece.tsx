@@ -7,6 +7,8 @@ import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Field } from '@/ui/Field';
 import { Tick } from '@/ui/Tick';
+import { FILE_PIECE } from './words';
+import { WORDS } from '@/ui/said';
 
 /** Words between commas, each once. */
 export const tagsOf = (typed: string): string[] => [
@@ -19,9 +21,9 @@ export const tagsOf = (typed: string): string[] => [
 ];
 
 function faultOf(tags: readonly string[]): string | undefined {
-  if (tags.length > TAGS_AT_MOST) return `Use ${TAGS_AT_MOST} tags or fewer (you have ${tags.length}).`;
+  if (tags.length > TAGS_AT_MOST) return FILE_PIECE.fewerTags(TAGS_AT_MOST, tags.length);
   const long = tags.find((tag) => tag.length > TAG_LETTERS_AT_MOST);
-  return long && `Use ${TAG_LETTERS_AT_MOST} letters or fewer in a tag ('${long.slice(0, 12)} …' has ${long.length}).`;
+  return long && FILE_PIECE.fewerLetters(TAG_LETTERS_AT_MOST, long.slice(0, 12), long.length);
 }
 
 export function FilePiece({ piece }: { piece: Piece }) {
@@ -36,19 +38,24 @@ export function FilePiece({ piece }: { piece: Piece }) {
   };
   return (
     <View style={{ gap: space.small }} testID="filing">
-      <Field label="Tags, with commas between" value={typed} onChange={setTyped} onBlur={keep} onSubmit={keep} error={fault} testID="tags" />
+      <Field label={FILE_PIECE.tagsCommasBetween} value={typed} onChange={setTyped} onBlur={keep} onSubmit={keep} error={fault} testID="tags" />
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: space.small }}>
-        <Tick on={finishedAt !== null} title="Finished" testID="finished" onPress={() => put({ finishedAt: finishedAt === null ? Date.now() : null })} />
+        <Tick
+          on={finishedAt !== null}
+          title={FILE_PIECE.finished}
+          testID="finished"
+          onPress={() => put({ finishedAt: finishedAt === null ? Date.now() : null })}
+        />
         <Tick
           on={patternAt !== null}
-          title="A pattern, to start others from"
+          title={FILE_PIECE.patternStartOthers}
           testID="pattern"
           onPress={() => put({ patternAt: patternAt === null ? Date.now() : null })}
         />
         <Action
           kind="second"
-          title={awayAt === null ? 'Archive' : 'Restore'}
-          label={awayAt === null ? `Archive ${name}: out of the lists` : `Restore ${name}`}
+          title={awayAt === null ? FILE_PIECE.archive : WORDS.restore}
+          label={awayAt === null ? FILE_PIECE.archiveOutLists(name) : FILE_PIECE.restore(name)}
           testID="put-away"
           onPress={() => put({ awayAt: awayAt === null ? Date.now() : null })}
         />

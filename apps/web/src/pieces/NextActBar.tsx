@@ -15,6 +15,7 @@ import { Words } from '@/ui/Words';
 import { clockAfter } from '@/ui/clock';
 import { useNow } from '@/ui/useNow';
 import { ACT_NAMES, nextActFor } from './nextAct';
+import { NEXT_ACT_BAR } from './words';
 
 export interface NextActBarProps {
   piece: Pick<Piece, 'id' | 'fired'>;
@@ -55,7 +56,7 @@ export function NextActBar({ piece, firing, schedule, isNext, isOutdated, onPlan
   return (
     <View
       role="region"
-      aria-label="Next"
+      aria-label={NEXT_ACT_BAR.next}
       aria-busy={isComing}
       testID="next"
       style={{
@@ -65,11 +66,11 @@ export function NextActBar({ piece, firing, schedule, isNext, isOutdated, onPlan
     >
       <View style={{ flex: 1 }}>
         <Words bold testID="next-firing">
-          {firing ? [RECIPES[firing.look].name, ...(hours === null ? [] : [hours])].join(', ') : 'No firing planned'}
+          {firing ? [RECIPES[firing.look].name, ...(hours === null ? [] : [hours])].join(', ') : NEXT_ACT_BAR.noFiringPlanned}
         </Words>
         {schedule && (
           <Words size="label" tone="muted" numberOfLines={1} testID="next-when">
-            {[schedule.snapshot.kilnName, ...(isStarting && total_s !== null ? [`opens ${clockAfter(new Date(now), total_s)}`] : [])].join(' · ')}
+            {[schedule.snapshot.kilnName, ...(isStarting && total_s !== null ? [NEXT_ACT_BAR.opens(clockAfter(new Date(now), total_s))] : [])].join(' · ')}
           </Words>
         )}
       </View>

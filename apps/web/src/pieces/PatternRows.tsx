@@ -9,6 +9,7 @@ import { LinkRow } from '@/ui/LinkRow';
 import { Words } from '@/ui/Words';
 import { layersWords } from '@/layup/describe';
 import { PieceFace } from './PieceFace';
+import { PATTERN_ROWS } from './words';
 
 const FACE = { width: 88, height: 48 };
 /** Of more the list of all of them is the better place to look. */
@@ -22,7 +23,7 @@ export function PatternRows({ shelves }: { shelves: Shelves }) {
   return (
     <View style={{ gap: space.small, paddingTop: space.medium }} testID="patterns">
       <Words size="title" bold role="heading" aria-level={2}>
-        From a pattern
+        {PATTERN_ROWS.fromAPattern}
       </Words>
       <View role="list">
         {patterns.slice(0, SHOWN_AT_MOST).map(({ id, name, footprint, laid, profile, photo }) => (
@@ -37,7 +38,7 @@ export function PatternRows({ shelves }: { shelves: Shelves }) {
         ))}
         {total > SHOWN_AT_MOST && (
           <LinkRow href="/pieces?show=patterns" inset={0} testID="all-patterns">
-            <Words>{`All ${total} patterns`}</Words>
+            <Words>{PATTERN_ROWS.allPatterns(total)}</Words>
           </LinkRow>
         )}
       </View>

@@ -11,6 +11,7 @@ import { Action } from '@/ui/Action';
 import { FileChoice } from '@/ui/FileChoice';
 import { Notice } from '@/ui/Notice';
 import { download } from '@/ui/download';
+import { PIECE_FILE_ACTIONS } from './words';
 
 export function SavePieceFile({ pieceId, name }: { pieceId: string; name: string }) {
   const [problem, setProblem] = useState<string | null>(null);
@@ -24,16 +25,22 @@ export function SavePieceFile({ pieceId, name }: { pieceId: string; name: string
   };
   return (
     <>
-      <Action kind="second" title="Export" label="Export: the piece with its firings" testID="save-piece-file" onPress={() => void save()} />
+      <Action
+        kind="second"
+        title={PIECE_FILE_ACTIONS.export}
+        label={PIECE_FILE_ACTIONS.exportPieceFirings}
+        testID="save-piece-file"
+        onPress={() => void save()}
+      />
       {problem && <Notice tone="warn">{problem}</Notice>}
     </>
   );
 }
 
 const OUTCOMES: Record<Imported['outcome'], string> = {
-  new: 'is here now',
-  restored: 'had been deleted and is back, as in the file',
-  copied: 'is a copy: the piece itself is here still',
+  new: PIECE_FILE_ACTIONS.isHereNow,
+  restored: PIECE_FILE_ACTIONS.hadBeenDeleted,
+  copied: PIECE_FILE_ACTIONS.copyPieceItself,
 };
 
 export function ReadPieceFile() {
@@ -50,15 +57,20 @@ export function ReadPieceFile() {
     } catch (error) {
       const { code, path, message } = problemOfError(error);
       if (code === 'running') return setSaid({ tone: 'warn', words: message, asks: file });
-      if (code === 'malformed-json' || path === 'format')
-        return setSaid({ tone: 'warn', words: `'${file.name}' is not a piece file: choose one that Torvin wrote, ending in .json.` });
-      setSaid({ tone: 'warn', words: `'${file.name}' cannot be read in: ${message}${path ? ` (at ${path})` : ''}` });
+      if (code === 'malformed-json' || path === 'format') return setSaid({ tone: 'warn', words: PIECE_FILE_ACTIONS.notPieceFile(file.name) });
+      setSaid({ tone: 'warn', words: PIECE_FILE_ACTIONS.cannotRead(file.name, message, path ? PIECE_FILE_ACTIONS.at(path) : '') });
     }
   }
 
   return (
     <View>
-      <FileChoice kind="plain" title="Import a piece" accept=".json,application/json" testID="read-piece-file" onFiles={([file]) => void read(file)} />
+      <FileChoice
+        kind="plain"
+        title={PIECE_FILE_ACTIONS.importAPiece}
+        accept=".json,application/json"
+        testID="read-piece-file"
+        onFiles={([file]) => void read(file)}
+      />
       {said && (
         <Notice
           tone={said.tone}
@@ -66,11 +78,13 @@ export function ReadPieceFile() {
           actions={
             said.asks ? (
               <>
-                <Action kind="second" title="It runs here too" testID="read-running-in" onPress={() => void read(said.asks as File, 'in')} />
-                <Action kind="second" title="Leave it out" testID="read-running-out" onPress={() => void read(said.asks as File, 'out')} />
+                <Action kind="second" title={PIECE_FILE_ACTIONS.runsToo} testID="read-running-in" onPress={() => void read(said.asks as File, 'in')} />
+                <Action kind="second" title={PIECE_FILE_ACTIONS.leaveItOut} testID="read-running-out" onPress={() => void read(said.asks as File, 'out')} />
               </>
             ) : (
-              said.pieceId && <Action kind="second" title="Open it" testID="open-read-piece" onPress={() => router.push(`/pieces/${said.pieceId}`)} />
+              said.pieceId && (
+                <Action kind="second" title={PIECE_FILE_ACTIONS.openIt} testID="open-read-piece" onPress={() => router.push(`/pieces/${said.pieceId}`)} />
+              )
             )
           }
         >

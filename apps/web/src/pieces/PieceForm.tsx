@@ -32,6 +32,8 @@ import {
   glassFor,
   outlineOf,
 } from '@/layup/pieceEntry';
+import { PIECE_FORM } from './words';
+import { WORDS } from '@/ui/said';
 
 export interface PieceFormProps {
   shelves: Shelves;
@@ -46,9 +48,15 @@ export interface PieceFormProps {
   onSave(read: ReadPiece): void;
 }
 
-const SIZE_LABELS: Record<SizeField, string> = { width: 'Width', length: 'Length', diameter: 'Diameter', inner: 'Hole in it', corners: 'Corners' };
+const SIZE_LABELS: Record<SizeField, string> = {
+  width: PIECE_FORM.width,
+  length: PIECE_FORM.length,
+  diameter: PIECE_FORM.diameter,
+  inner: PIECE_FORM.holeInIt,
+  corners: WORDS.corners,
+};
 
-const CORNERS_HINT = { mm: 'each as two lengths: 0 0; 20 0; 0 12 cm', in: 'each as two lengths: 0 0; 8 0; 0 5 in' };
+const CORNERS_HINT = { mm: PIECE_FORM.eachTwoLengths, in: PIECE_FORM.eachAs };
 
 export function PieceForm({ shelves, entry, asksGlass, problem, saving, draft, saveTitle, onSave }: PieceFormProps) {
   'use no memo'; // The form library changes its errors in place.
@@ -62,7 +70,7 @@ export function PieceForm({ shelves, entry, asksGlass, problem, saving, draft, s
   const now = useWatch({ control }) as PieceEntry;
   const { errors } = formState;
   useEffect(() => draft.keep(now, began, saving), [draft, now, began, saving]);
-  const hint = units.length === 'mm' ? 'as you write it: 240, 24 cm, 9 1/2 in' : 'as you write it: 9 1/2, 9-1/2 in, 9.5"';
+  const hint = units.length === 'mm' ? PIECE_FORM.youWriteCm : PIECE_FORM.youWrite;
 
   useEffect(() => {
     if (!problem) return;
@@ -84,9 +92,9 @@ export function PieceForm({ shelves, entry, asksGlass, problem, saving, draft, s
   return (
     <View style={{ gap: space.large }}>
       <DraftOffer draft={draft} onTake={reset} />
-      {field('name', 'Name')}
+      {field('name', WORDS.name)}
       <Choice
-        label="Outline"
+        label={PIECE_FORM.outline}
         value={now.shape}
         options={OUTLINES.map((value) => ({ value, title: SHAPE_TITLES[value] }))}
         onChange={(shape) => setValue('shape', shape)}
@@ -98,15 +106,15 @@ export function PieceForm({ shelves, entry, asksGlass, problem, saving, draft, s
         ))}
       </View>
       <Words size="label" tone="muted" testID="outline-area">
-        {outline ? text(formatArea(footprintArea(outline), units.length)) : 'Its area follows from its sizes.'}
+        {outline ? text(formatArea(footprintArea(outline), units.length)) : PIECE_FORM.areaFollowsSizes}
       </Words>
       {!(asksGlass && now.form === 'nothing') && (
         <Choice
-          label="At the rim"
+          label={PIECE_FORM.atTheRim}
           value={now.dammed ? 'dammed' : 'free'}
           options={[
-            { value: 'free', title: 'Free' },
-            { value: 'dammed', title: 'Inside a dam' },
+            { value: 'free', title: PIECE_FORM.free },
+            { value: 'dammed', title: PIECE_FORM.insideADam },
           ]}
           onChange={(rim) => setValue('dammed', rim === 'dammed')}
           testID="rim"
@@ -115,11 +123,11 @@ export function PieceForm({ shelves, entry, asksGlass, problem, saving, draft, s
       {asksGlass && (
         <View>
           <Choice
-            label="At the bottom lies"
+            label={PIECE_FORM.bottomLies}
             value={now.form}
             options={[
               ...FIRST_FORMS.filter((form) => glassFor(shelves, form, now.glassId)).map((form) => ({ value: form, title: LAYER_KINDS[form].name })),
-              { value: 'nothing' as const, title: 'No glass', note: 'a shelf or mould by itself' },
+              { value: 'nothing' as const, title: PIECE_FORM.noGlass, note: PIECE_FORM.shelfMouldItself },
             ]}
             onChange={(form) => {
               setValue('form', form);
@@ -131,7 +139,7 @@ export function PieceForm({ shelves, entry, asksGlass, problem, saving, draft, s
         </View>
       )}
       {errors.root?.message && <Notice tone="warn">{errors.root.message}</Notice>}
-      <Notice tone="care">Cutting: eye protection, and cut or grind wet. Shelf primer is dusty when dry: a respirator, and wipe up wet.</Notice>
+      <Notice tone="care">{PIECE_FORM.cuttingEyeProtection}</Notice>
       <Action title={saveTitle} disabled={saving} testID="save-piece" onPress={() => void handleSubmit((valid) => onSave(valid), showFault)()} />
     </View>
   );

@@ -9,6 +9,7 @@ import { ringsPath } from '@/plan/geometry';
 import { SectionDrawing } from '@/section/SectionDrawing';
 import { useTheme } from '@/theme/ThemeContext';
 import { tellsNothing } from './tellsNothing';
+import { PIECE_MARK } from './words';
 
 export interface PieceMarkProps {
   piece: Pick<PieceRow, 'name' | 'profile' | 'photo'>;
@@ -23,9 +24,9 @@ export function PieceMark({ piece: { name, profile, photo }, shelves, width, hei
   return (
     <View style={{ width, height, alignItems: 'center' }} testID="piece-mark">
       {photo !== null ? (
-        <Thumbnail hash={photo} px={height} alt={`Picture of ${name}`} />
+        <Thumbnail hash={photo} px={height} alt={PIECE_MARK.pictureOf(name)} />
       ) : (
-        <FromAbove drawn={drawn} words={`${name} from above`} width={width} height={height} />
+        <FromAbove drawn={drawn} words={PIECE_MARK.fromAbove(name)} width={width} height={height} />
       )}
     </View>
   );

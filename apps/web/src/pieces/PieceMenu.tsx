@@ -13,6 +13,8 @@ import { offerBack } from '@/ui/takeBack';
 import { AnotherLike } from './AnotherLike';
 import { FilePiece } from './FilePiece';
 import { SavePieceFile } from './PieceFileActions';
+import { PIECE_MENU } from './words';
+import { WORDS } from '@/ui/said';
 
 export interface PieceMenuProps {
   /** Under its name as it is shown. */
@@ -23,13 +25,13 @@ export interface PieceMenuProps {
 export function PieceMenu({ piece, onClose }: PieceMenuProps) {
   const router = useRouter();
   return (
-    <Drawer title={piece.name} label={`Piece: ${piece.name}`} onClose={onClose} closeLabel="Close the menu" testID="menu">
+    <Drawer title={piece.name} label={PIECE_MENU.piece(piece.name)} onClose={onClose} closeLabel={PIECE_MENU.closeTheMenu} testID="menu">
       <View style={{ gap: space.small, paddingBottom: space.small }}>
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
-          <Action kind="second" title="Rename, outline" testID="edit-piece" onPress={() => router.push(`/pieces/${piece.id}/edit`)} />
+          <Action kind="second" title={PIECE_MENU.renameOutline} testID="edit-piece" onPress={() => router.push(`/pieces/${piece.id}/edit`)} />
           <AnotherLike piece={piece} />
           <SavePieceFile pieceId={piece.id} name={piece.name} />
-          <Action kind="second" title="Label" testID="open-label" onPress={() => router.push(`/label/pieces/${piece.id}`)} />
+          <Action kind="second" title={WORDS.label} testID="open-label" onPress={() => router.push(`/label/pieces/${piece.id}`)} />
           <DeletePiece piece={piece} />
         </View>
         <FilePiece piece={piece} />
@@ -50,8 +52,8 @@ function DeletePiece({ piece }: { piece: Piece }) {
   return (
     <Action
       kind="plain"
-      title="Delete"
-      label={`Delete ${name}`}
+      title={WORDS.delete}
+      label={PIECE_MENU.delete(name)}
       disabled={remove.saving}
       testID="delete-piece"
       onPress={() => {
@@ -59,7 +61,7 @@ function DeletePiece({ piece }: { piece: Piece }) {
           deleted.current = true;
           router.replace('/pieces');
           offerBack({
-            what: `${name} is deleted; what was fired of it stays in the Notebook.`,
+            what: PIECE_MENU.deletedWhatFired(name),
             bringBack: () => outbox.put('restorePiece', { id, name }),
           });
         };

@@ -75,6 +75,8 @@ import { usePlanFiring } from '@/planner/usePlanFiring';
 import { useFormNow } from '@/data/forms';
 import { useLayup } from '@/layup/useLayup';
 import { usePiecesHref } from './usePiecesQuery';
+import { PIECE_PANE } from './words';
+import { WORDS } from '@/ui/said';
 
 const DRAWING_HEIGHT = 210;
 
@@ -86,10 +88,10 @@ export interface PiecePaneProps {
 }
 
 export function PiecePane({ id, stepId, beside = false }: PiecePaneProps) {
-  const back: Back = { title: 'Pieces', href: usePiecesHref() };
+  const back: Back = { title: WORDS.pieces, href: usePiecesHref() };
   const piece = usePiece(id);
   const shelves = useShelves();
-  if (!piece.data) return <Waiting query={piece} title="Piece" back={back} />;
+  if (!piece.data) return <Waiting query={piece} title={WORDS.piece} back={back} />;
   if (!shelves.data) return <Waiting query={shelves} title={piece.data.name} back={back} />;
   return <PieceView piece={piece.data} shelves={shelves.data} stepId={stepId} beside={beside} back={back} />;
 }
@@ -174,7 +176,7 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
             differences={outdated}
             actions={
               <Action
-                title={plans.working ? 'Calculating …' : 'Calculate again'}
+                title={plans.working ? WORDS.calculating : WORDS.calculateAgain}
                 disabled={plans.working}
                 testID="compute-again"
                 onPress={() => void calculate(firing)}
@@ -220,7 +222,7 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
   return (
     <Screen
       title={layup.name}
-      subtitle={`${footprintWords(doc.footprint, units.length)}${doc.dammed ? ', dammed' : ''} · ${layersWords(all.length)}`}
+      subtitle={`${footprintWords(doc.footprint, units.length)}${doc.dammed ? PIECE_PANE.dammed : ''} · ${layersWords(all.length)}`}
       back={back}
       plain={beside}
       padded={false}
@@ -228,7 +230,7 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
         <>
           <UndoBar layup={layup} />
           {!beside && (
-            <Action kind="plain" title="More" label={`More: rename, file, export or delete ${layup.name}`} testID="piece-menu" onPress={() => setMenu(true)} />
+            <Action kind="plain" title={PIECE_PANE.more} label={PIECE_PANE.moreRenameFile(layup.name)} testID="piece-menu" onPress={() => setMenu(true)} />
           )}
         </>
       }
@@ -324,8 +326,8 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
                 layers={item ? [drawnEmptyItem(item)] : drawn.layers}
                 bent={item ? null : drawn.bent}
                 ran={item ? null : drawn.ran}
-                ghost={step?.kind === 'fire' && ghost && !item ? { shape: ghost, words: 'dashed, as it is after this firing' } : null}
-                dashed="after firing"
+                ghost={step?.kind === 'fire' && ghost && !item ? { shape: ghost, words: PIECE_PANE.dashedAfterFiring } : null}
+                dashed={PIECE_PANE.afterFiring}
                 width={width}
                 height={DRAWING_HEIGHT}
               />
@@ -351,7 +353,13 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
           />
         )}
         {(!isEditable && laying) || all.length === 0 ? (
-          <Action kind="plain" title="+ Layer" label="+ Layer of glass" testID="add-layer" onPress={() => setAdding(adding === 'layer' ? null : 'layer')} />
+          <Action
+            kind="plain"
+            title="+ Layer"
+            label={PIECE_PANE.layerOfGlass}
+            testID="add-layer"
+            onPress={() => setAdding(adding === 'layer' ? null : 'layer')}
+          />
         ) : null}
         {adding === 'layer' && (
           <AddLayer
@@ -368,7 +376,7 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
       <View style={{ paddingHorizontal: space.large, gap: space.small }}>
         {warnings[0]}
         {all.length === 0 ? (
-          <Words testID="no-glass">No glass here: a shelf or a mould is fired empty. Add a layer to make it a piece.</Words>
+          <Words testID="no-glass">{PIECE_PANE.noGlassShelf}</Words>
         ) : (
           hasGlass && <BodyFigures body={shown} next={firing} work_perPa={fires?.work_perPa ?? null} shelves={shelves} />
         )}
@@ -404,7 +412,7 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
         )}
         {firing && (
           <Fold
-            title="Set-up"
+            title={PIECE_PANE.setUp}
             about={[RECIPES[firing.look].name.toLowerCase(), standsAs(firing, shelves), shelves.kilns.find(({ id }) => id === firing.kilnId)?.name]
               .filter(Boolean)
               .join(', ')}

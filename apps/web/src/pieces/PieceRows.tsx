@@ -20,6 +20,7 @@ import { Words } from '@/ui/Words';
 import { capital } from '@/ui/capital';
 import { ofFingers } from '@/ui/taking';
 import { turnsBefore } from './pieceFiring';
+import { PIECE_ROWS } from './words';
 
 export interface LayRowsProps {
   layup: Layup;
@@ -40,7 +41,7 @@ export function LayRows({ layup, shelves, fit, body, layers, names, own, selecte
   const { doc } = layup;
   return (
     <>
-      <Fold title={fit?.title ?? 'Fit'} about={fit?.about ?? 'Judging the fit …'} testID="fits" opened={fit?.warns} warns={fit?.warns}>
+      <Fold title={fit?.title ?? PIECE_ROWS.fit} about={fit?.about ?? PIECE_ROWS.judgingTheFit} testID="fits" opened={fit?.warns} warns={fit?.warns}>
         {() => (
           <>
             <FitNotes fit={fit} />
@@ -62,13 +63,13 @@ export function LayRows({ layup, shelves, fit, body, layers, names, own, selecte
             />
             {own.to - own.from > 1 && (
               <Words size="label" tone="muted">
-                {ofFingers() ? 'In the drawing, hold a layer to move it.' : 'In the drawing, drag a layer to move it.'}
+                {ofFingers() ? PIECE_ROWS.drawingHoldLayer : PIECE_ROWS.drawingDragLayer}
               </Words>
             )}
             {first && (
               <Tick
                 on={first.doneAt !== undefined}
-                title="Laid up"
+                title={PIECE_ROWS.laidUp}
                 testID="laid-up"
                 onPress={() => layup.edit(tellDone(doc, first.id, first.doneAt === undefined ? Date.now() : null))}
               />
@@ -113,7 +114,7 @@ export function HistoryRows({ layup, piece, shelves, journey, firing, beside }: 
   );
   return (
     <>
-      <Fold title="History" about={historyVerdict({ body, turns, shelves }, units)} testID="history">
+      <Fold title={PIECE_ROWS.history} about={historyVerdict({ body, turns, shelves }, units)} testID="history">
         {() => (
           <>
             {!journey.laying && <Touching body={body} shelves={shelves} />}
@@ -124,7 +125,7 @@ export function HistoryRows({ layup, piece, shelves, journey, firing, beside }: 
       </Fold>
       {hasMade && (
         <Fold
-          title="Made glass"
+          title={PIECE_ROWS.madeGlass}
           about={[...takes, ...kept].map(({ name }) => name).join(' · ')}
           testID="made"
           opened={isShortOf || kept.length > keptBefore}

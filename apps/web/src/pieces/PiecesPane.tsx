@@ -25,6 +25,8 @@ import { filedWords, layersWords } from '@/layup/describe';
 import { PieceFace } from './PieceFace';
 import { ReadPieceFile } from './PieceFileActions';
 import { asked, usePiecesQuery } from './usePiecesQuery';
+import { PIECES_PANE } from './words';
+import { WORDS } from '@/ui/said';
 
 /** Fewer are seen at a glance. */
 const SEARCHED_FROM = 8;
@@ -37,13 +39,13 @@ export function PiecesPane({ currentId, beside = false }: { currentId?: string; 
   const units = useUnits();
   // Pages are read until the row is there that the address asks for.
   useReadTo(query.row, pieces.rows?.length ?? 0, pieces);
-  if (!pieces.rows) return <Waiting query={pieces} title="Pieces" />;
+  if (!pieces.rows) return <Waiting query={pieces} title={WORDS.pieces} />;
   const { rows, total } = pieces;
   const { tags = [] } = pieces;
   const narrowed = query.text.trim() !== '' || query.waits || query.show !== undefined || query.tag !== undefined;
   return (
     <ListScreen
-      title="Pieces"
+      title={WORDS.pieces}
       plain={beside}
       items={rows}
       keyOf={({ id }) => id}
@@ -52,16 +54,22 @@ export function PiecesPane({ currentId, beside = false }: { currentId?: string; 
       onNearEnd={() => readOn(pieces)}
       before={
         <View aria-busy={pieces.isPlaceholderData} style={{ paddingHorizontal: space.large, opacity: pieces.isPlaceholderData ? 0.6 : 1 }}>
-          <Action title="New piece" testID="new-piece" onPress={() => router.push('/pieces/new')} />
+          <Action title={PIECES_PANE.newPiece} testID="new-piece" onPress={() => router.push('/pieces/new')} />
           <ReadPieceFile />
           {(narrowed || total >= SEARCHED_FROM || tags.length > 0) && (
             <>
-              <Search label="Search" value={query.text} onChange={(text) => change({ text, row: 0 })} hint="words of its name" testID="pieces-search" />
+              <Search
+                label={WORDS.search}
+                value={query.text}
+                onChange={(text) => change({ text, row: 0 })}
+                hint={PIECES_PANE.wordsName}
+                testID="pieces-search"
+              />
               <Chips
-                label="Show"
+                label={PIECES_PANE.show}
                 value={query.waits ? 'yes' : (query.show ?? null)}
                 options={[
-                  { value: 'yes' as const, title: 'those that wait' },
+                  { value: 'yes' as const, title: PIECES_PANE.thoseThatWait },
                   { value: 'finished' as const, title: 'finished' },
                   { value: 'patterns' as const, title: 'patterns' },
                   { value: 'away' as const, title: 'archived' },
@@ -71,7 +79,7 @@ export function PiecesPane({ currentId, beside = false }: { currentId?: string; 
               />
               {tags.length > 0 && (
                 <Chips
-                  label="Tag"
+                  label={PIECES_PANE.tag}
                   value={query.tag ?? null}
                   options={tags.map((tag) => ({ value: tag, title: tag }))}
                   onChange={(tag) => change({ tag: tag ?? undefined, row: 0 })}
@@ -79,26 +87,24 @@ export function PiecesPane({ currentId, beside = false }: { currentId?: string; 
                 />
               )}
               <Chips
-                label="In order of"
+                label={PIECES_PANE.inOrderOf}
                 value={query.sort ?? null}
                 options={[
-                  { value: 'name' as const, title: 'by name' },
-                  { value: 'made' as const, title: 'by when made' },
+                  { value: 'name' as const, title: PIECES_PANE.byName },
+                  { value: 'made' as const, title: PIECES_PANE.byWhenMade },
                 ]}
                 onChange={(sort) => change({ sort: sort ?? undefined, row: 0 })}
                 testID="sort"
               />
               <Words size="label" tone="muted" aria-live="polite" testID="pieces-count">
-                {`${countWords(total, 'piece', 'pieces')}${narrowed && !pieces.isPlaceholderData ? ' found' : ''}`}
+                {`${countWords(total, 'piece', 'pieces')}${narrowed && !pieces.isPlaceholderData ? PIECES_PANE.found : ''}`}
               </Words>
             </>
           )}
-          <OnPaper isList pages={() => paperPages(piecesPaper(rows, total, units), 'Pieces')} />
+          <OnPaper isList pages={() => paperPages(piecesPaper(rows, total, units), WORDS.pieces)} />
           {rows.length === 0 && (
             <Notice tone="plain" testID="no-pieces">
-              {narrowed
-                ? 'No piece is like that: search for fewer words, or show all.'
-                : 'Start with a new piece: its outline and its glass, from which its firing is calculated.'}
+              {narrowed ? PIECES_PANE.noPieceLike : PIECES_PANE.startNewPiece}
             </Notice>
           )}
         </View>
@@ -130,7 +136,7 @@ const PieceListRow = memo(function PieceListRow({ piece, shelves, current, searc
         {...FACE}
         lines={[
           [footprintWords(footprint, length), layersWords(laid), ...filedWords(piece)].join(' · '),
-          looks.length > 0 ? looks.map((look) => RECIPES[look].name).join(', then ') : 'no firing planned yet',
+          looks.length > 0 ? looks.map((look) => RECIPES[look].name).join(', then ') : PIECES_PANE.noFiringPlanned,
         ]}
       />
     </LinkRow>

@@ -53,6 +53,7 @@ import { type Planning, likelyFor, useNearest, usePreview } from '@/planner/plan
 import { type StepEntry, entryOfStep, formOf, stepOf, whyImpossible } from '@/planner/stepEntry';
 import { withFiring, usePlanFiring } from '@/planner/usePlanFiring';
 import { IN, ON, PLAN } from '@/planner/words';
+import { PLAN_FIRING_SCREEN } from './words';
 
 export interface PlanFiringScreenProps {
   piece: Piece;
@@ -242,19 +243,19 @@ function PlanForm({ piece, shelves, step, place: at }: PlanFiringScreenProps) {
         </Fold>
       </View>
       <View style={{ paddingHorizontal: space.large }}>
-        <Caution about={`plan ${entry.look}`} testID="look-caution">
+        <Caution about={PLAN_FIRING_SCREEN.plan(entry.look)} testID="look-caution">
           {RECIPES[entry.look].care}
         </Caution>
-        <Caution about={`plan on ${entry.setup}`} testID="setup-caution">
+        <Caution about={PLAN_FIRING_SCREEN.planOn(entry.setup)} testID="setup-caution">
           {SETUP_CAUTIONS[entry.setup]}
         </Caution>
         {laid && (
-          <Caution about="plan on paper" testID="paper-caution">
+          <Caution about={PLAN_FIRING_SCREEN.planOnPaper} testID="paper-caution">
             {PAPER_CAUTION}
           </Caution>
         )}
         {entry.wet !== 'dry' && (
-          <Caution about={`plan what is ${entry.wet}`} testID="wet-caution">
+          <Caution about={PLAN_FIRING_SCREEN.planWhatIs(entry.wet)} testID="wet-caution">
             {WET_CAUTIONS[entry.wet]}
           </Caution>
         )}

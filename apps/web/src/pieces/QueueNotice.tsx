@@ -7,6 +7,7 @@ import { GoneChoice } from '@/ui/GoneChoice';
 import { Notice } from '@/ui/Notice';
 import { showFault } from '@/ui/showFault';
 import { StaleChoice } from './StaleChoice';
+import { QUEUE_NOTICE } from './words';
 
 /** mine: in a few words, what would be saved. */
 export function QueueNotice({ queue, mine }: { queue: QueueState<Piece>; mine: string }) {
@@ -14,7 +15,7 @@ export function QueueNotice({ queue, mine }: { queue: QueueState<Piece>; mine: s
   // Far down a long page nobody would see it.
   useEffect(() => (isAsked ? showFault() : undefined), [isAsked]);
   if (queue.elsewhere) return <StaleChoice current={queue.elsewhere} mine={mine} onTakeTheirs={queue.takeTheirs} onKeepMine={queue.keepMine} />;
-  if (queue.gone) return <GoneChoice what="piece" onLeave={queue.takeTheirs} onBringBack={queue.keepMine} />;
+  if (queue.gone) return <GoneChoice what={QUEUE_NOTICE.piece} onLeave={queue.takeTheirs} onBringBack={queue.keepMine} />;
   if (!queue.problem) return null;
   return (
     <Notice
@@ -22,8 +23,8 @@ export function QueueNotice({ queue, mine }: { queue: QueueState<Piece>; mine: s
       testID="not-taken"
       actions={
         <>
-          <Action kind="second" title="Try again" testID="try-again" onPress={queue.retry} />
-          <Action kind="second" title="Let it go" testID="let-it-go" onPress={queue.takeTheirs} />
+          <Action kind="second" title={QUEUE_NOTICE.tryAgain} testID="try-again" onPress={queue.retry} />
+          <Action kind="second" title={QUEUE_NOTICE.letItGo} testID="let-it-go" onPress={queue.takeTheirs} />
         </>
       }
     >

@@ -6,6 +6,8 @@ import { useUnits } from '@/data/FormUnits';
 import { Action } from '@/ui/Action';
 import { Notice } from '@/ui/Notice';
 import { layersWords } from '@/layup/describe';
+import { STALE_CHOICE } from './words';
+import { WORDS } from '@/ui/said';
 
 export interface StaleChoiceProps {
   /** As it stands on the server. */
@@ -24,12 +26,12 @@ export function StaleChoice({ current, mine, onTakeTheirs, onKeepMine }: StaleCh
       testID="stale-choice"
       actions={
         <>
-          <Action kind="second" title="Take the saved one" testID="take-theirs" onPress={onTakeTheirs} />
-          <Action title="Save mine over it" testID="keep-mine" onPress={onKeepMine} />
+          <Action kind="second" title={STALE_CHOICE.takeSavedOne} testID="take-theirs" onPress={onTakeTheirs} />
+          <Action title={WORDS.saveMineOver} testID="keep-mine" onPress={onKeepMine} />
         </>
       }
     >
-      {`This piece was changed elsewhere meanwhile. Saved now: ${current.name}, ${footprintWords(current.doc.footprint, units.length)}, ${layersWords(laidLayers(current.doc).length)}. Yours, not yet saved: ${mine}.`}
+      {STALE_CHOICE.pieceChangedElsewhere(current.name, footprintWords(current.doc.footprint, units.length), layersWords(laidLayers(current.doc).length), mine)}
     </Notice>
   );
 }

@@ -1,16 +1,18 @@
 /** The next thing to do with a piece, by where the firing stands that is looked at. */
 import type { Piece, Step } from '@torvin/schema';
+import { NEXT_ACT } from './words';
+import { WORDS } from '@/ui/said';
 
 export type NextAct = 'plan' | 'see' | 'keyIn' | 'start' | 'watch' | 'record';
 
 /** Each as its button says it. */
 export const ACT_NAMES: Record<NextAct, string> = {
-  plan: 'Plan a firing',
-  see: 'See the schedule',
-  keyIn: 'Key in',
-  start: 'Start',
-  watch: 'See the firing',
-  record: 'Record result',
+  plan: NEXT_ACT.planAFiring,
+  see: NEXT_ACT.seeTheSchedule,
+  keyIn: WORDS.keyIn,
+  start: NEXT_ACT.start,
+  watch: NEXT_ACT.seeTheFiring,
+  record: WORDS.recordResult,
 };
 
 export interface ActState {

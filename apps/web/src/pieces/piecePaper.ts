@@ -8,6 +8,7 @@ import { firedSection } from '@/section/fired';
 import { sectionGeometry } from '@/section/geometry';
 import { capital } from '@/ui/capital';
 import { type Block, INSIDE, type Paper, part, row } from '@/paper/paperPages';
+import { PIECE_PAPER } from './words';
 
 const DRAWN_HEIGHT = 110;
 
@@ -31,22 +32,20 @@ function sectionOf(drawn: DrawnBody): Block {
   };
 }
 
-const STANDS = { done: 'done', next: 'next', toCome: 'to come' } as const;
+const STANDS = { done: 'done', next: 'next', toCome: PIECE_PAPER.toCome } as const;
 
 export function piecePaper(piece: Piece, steps: readonly StripStep[], drawn: DrawnBody, shelves: Shelves, units: Units): Paper {
   const nameOf = (shelf: readonly { id: string; name: string }[], id: string): string => shelf.find((one) => one.id === id)?.name ?? '';
   const stepLines = ({ step }: StripStep): string[] =>
     step.kind === 'fire'
-      ? [
-          `${setupWords(step.setup)}; ${nameOf(shelves.kilns, step.kilnId)}, keyed into ${nameOf(shelves.controllers, step.controllerId)}${step.scheduleId === null ? '; no schedule yet' : ''}`,
-        ]
+      ? [PIECE_PAPER.keyedInto(setupWords(step.setup), nameOf(shelves.kilns, step.kilnId), nameOf(shelves.controllers, step.controllerId), step.scheduleId)]
       : [capital(stepWords(step, units))];
   const layers = drawn.layers.map(({ name, thickness_m, cover, count }, i) =>
     row(`${i + 1} ${name}`, [
       [
         text(formatStock(thickness_m, units.length)),
-        ...(count === undefined ? [] : [`${count} of them`]),
-        ...(cover === undefined ? [] : [`over ${Math.round(100 * cover)} %`]),
+        ...(count === undefined ? [] : [PIECE_PAPER.ofThem(count)]),
+        ...(cover === undefined ? [] : [PIECE_PAPER.over(Math.round(100 * cover))]),
       ].join(', '),
     ]),
   );
@@ -56,12 +55,12 @@ export function piecePaper(piece: Piece, steps: readonly StripStep[], drawn: Dra
     blocks: [
       sectionOf(drawn),
       ...part(
-        'Its journey',
+        PIECE_PAPER.itsJourney,
         steps.map((one, i) =>
           row(`${i + 1} ${stepName(one.step)}`, [...stepLines(one), ...(one.problem ? [one.problem.message] : []), ...one.warnings], STANDS[one.stands]),
         ),
       ),
-      ...part('As it lies, from the shelf up', layers),
+      ...part(PIECE_PAPER.liesShelfUp, layers),
     ],
   };
 }

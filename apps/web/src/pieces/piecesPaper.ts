@@ -6,15 +6,17 @@ import type { PieceRow } from '@torvin/schema';
 import { layersWords } from '@/layup/describe';
 import { ofAll } from '@/paper/ofAll';
 import { type Paper, row } from '@/paper/paperPages';
+import { PIECES_PAPER } from './words';
+import { WORDS } from '@/ui/said';
 
 export function piecesPaper(rows: readonly PieceRow[], total: number, units: Units): Paper {
   return {
-    title: 'Pieces',
+    title: WORDS.pieces,
     about: ofAll(rows.length, total, 'pieces'),
     blocks: rows.map(({ name, footprint, laid, looks, tags }) =>
       row(name, [
         [footprintWords(footprint, units.length), layersWords(laid), ...tags].join(' · '),
-        looks.length > 0 ? looks.map((look) => RECIPES[look].name).join(', then ') : 'no firing planned yet',
+        looks.length > 0 ? looks.map((look) => RECIPES[look].name).join(', then ') : PIECES_PAPER.noFiringPlanned,
       ]),
     ),
   };

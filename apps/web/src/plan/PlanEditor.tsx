@@ -17,7 +17,7 @@ import { type PlanGeometry, planGeometry } from './geometry';
 import { BEAD_PX, gripOf, knobAt, turned } from './handles';
 import type { OwnPart } from './ownPart';
 import { type PlanActs, middleOf, usePlanHands } from './usePlanHands';
-import { heldWords } from './words';
+import { heldWords, PLAN_EDITOR } from './words';
 
 export interface PlanEditorProps extends PlanActs {
   footprint: Footprint;
@@ -88,7 +88,7 @@ export function PlanEditor({ footprint, ground, fixed, own, selected, marked, un
           tabIndex={0}
           role={'listbox' as never}
           aria-multiselectable
-          aria-label={`Plan, ${own.length === 1 ? 'one part' : `${own.length} parts`}. Page up and down choose a part. Arrows move it, square brackets turn it, both farther with shift. Delete removes it.`}
+          aria-label={PLAN_EDITOR.planPageUp(own.length)}
           aria-activedescendant={chosen.length > 0 ? `part-option-${chosen[chosen.length - 1].id}` : undefined}
           testID="plan-editor"
         >
@@ -172,7 +172,7 @@ export function PlanEditor({ footprint, ground, fixed, own, selected, marked, un
   );
 }
 
-const GUIDE_WORDS: Record<Guide['why'], string> = { middle: 'middle', edge: 'edge', neighbour: 'in line', spacing: 'as far' };
+const GUIDE_WORDS: Record<Guide['why'], string> = { middle: 'middle', edge: 'edge', neighbour: PLAN_EDITOR.inLine, spacing: PLAN_EDITOR.asFar };
 
 function GuideLine({ guide, drawn }: { guide: Guide; drawn: PlanGeometry }) {
   const { colours } = useTheme();

@@ -12,7 +12,8 @@ import { fonts, scaled, wordSize } from '@/theme/theme';
 import { HiddenTable } from '@/ui/HiddenTable';
 import { type DrawnPart, PlanMeasure } from './PlanDrawing';
 import { TINTS, depthAt, planGeometry, ringsPath, tintOf, tintPaths } from './geometry';
-import { mapWords } from './words';
+import { mapWords, THICKNESS_DRAWING } from './words';
+import { WORDS } from '@/ui/said';
 
 export interface ThicknessDrawingProps {
   footprint: Footprint;
@@ -62,22 +63,24 @@ export function ThicknessDrawing({ footprint, told, parts, width, most, stale }:
             {parts.map(({ id, corners }) => (
               <Path key={id} d={ringsPath([corners], drawn)} fill="none" stroke={colours.ink} strokeOpacity={0.55} strokeWidth={0.7} />
             ))}
-            {!isEven && <Told at={deepest} words="deepest" drawn={drawn} unit={unit} />}
-            <Told at={thinnest} words={isEven ? 'all of it' : 'thinnest'} drawn={drawn} unit={unit} />
-            {touched && here !== null && <Told at={{ depth_m: here, x_m: touched[0], y_m: touched[1] }} words="here" drawn={drawn} unit={unit} />}
+            {!isEven && <Told at={deepest} words={THICKNESS_DRAWING.deepest} drawn={drawn} unit={unit} />}
+            <Told at={thinnest} words={isEven ? THICKNESS_DRAWING.allOfIt : 'thinnest'} drawn={drawn} unit={unit} />
+            {touched && here !== null && (
+              <Told at={{ depth_m: here, x_m: touched[0], y_m: touched[1] }} words={THICKNESS_DRAWING.here} drawn={drawn} unit={unit} />
+            )}
             <PlanMeasure drawn={drawn} unit={unit} />
           </Svg>
         </View>
       </GestureDetector>
       <Legend thin_m={thinnest.depth_m} deep_m={deepest.depth_m} width={width} unit={unit} />
       <HiddenTable
-        caption="How thick, from place to place"
-        heads={['place', 'depth', 'from left', 'from front']}
+        caption={THICKNESS_DRAWING.howThickPlace}
+        heads={['place', 'depth', WORDS.fromLeft, WORDS.fromFront]}
         rows={(
           [
             ['deepest', deepest],
             ['thinnest', thinnest],
-            ['steepest change', told.steepest],
+            [THICKNESS_DRAWING.steepestChange, told.steepest],
           ] as const
         ).map(([name, { depth_m, x_m, y_m }]) => [
           name,

@@ -22,3 +22,18 @@ export function mapWords({ deepest, thinnest, mean_m }: ToldMap, within: { left:
     `${length(x_m - within.left)} from the left and ${length(y_m - within.front)} from the front`;
   return `Thickness from above: deepest ${length(deepest.depth_m)}, ${at(deepest)}; thinnest ${length(thinnest.depth_m)}, ${at(thinnest)}; ${length(mean_m)} on the whole`;
 }
+
+export const PLAN_EDITOR = {
+  planPageUp: (own: number): string =>
+    `Plan, ${own === 1 ? 'one part' : `${own} parts`}. Page up and down choose a part. Arrows move it, square brackets turn it, both farther with shift. Delete removes it.`,
+  inLine: 'in line',
+  asFar: 'as far',
+} as const;
+
+export const THICKNESS_DRAWING = {
+  deepest: 'deepest',
+  allOfIt: 'all of it',
+  here: 'here',
+  howThickPlace: 'How thick, from place to place',
+  steepestChange: 'steepest change',
+} as const;

@@ -5,6 +5,7 @@ import { useLocalSearchParams } from 'expo-router';
 import { Notice } from '@/ui/Notice';
 import { PlanAfter } from './PlanAfter';
 import type { Layup } from '@/layup/useLayup';
+import { ANNEAL_AGAIN } from './words';
 
 export interface AnnealAgainProps {
   layup: Layup;
@@ -27,14 +28,12 @@ export function AnnealAgain({ layup, pieceId, step, shelves, onOpen }: AnnealAga
           {...{ layup, pieceId, step, shelves, onOpen }}
           planned={{ look: 'anneal', setup: { kind: 'bareShelf', paper: false } }}
           isMain
-          titles={{ plan: 'Plan a second anneal', there: 'To the second anneal' }}
+          titles={{ plan: ANNEAL_AGAIN.planSecondAnneal, there: ANNEAL_AGAIN.secondAnneal }}
           testIDs={{ plan: 'plan-anneal', there: 'to-anneal' }}
         />
       }
     >
-      {
-        'More stress stayed in it than it may keep. A soak relaxes it, and a cool of its own leaves less. Until then it may break by itself: eyes covered, and no cutting or grinding.'
-      }
+      {ANNEAL_AGAIN.moreStressStayed}
     </Notice>
   );
 }

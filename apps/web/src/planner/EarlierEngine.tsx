@@ -5,6 +5,8 @@ import type { Piece, Shelves, Snapshot, Step } from '@torvin/schema';
 import { Action } from '@/ui/Action';
 import { Notice } from '@/ui/Notice';
 import { usePlanFiring } from './usePlanFiring';
+import { EARLIER_ENGINE } from './words';
+import { WORDS } from '@/ui/said';
 
 export interface EarlierEngineProps {
   piece: Piece;
@@ -29,7 +31,7 @@ export function EarlierEngine({ piece, step, shelves, snapshot, evaluation, offe
           offered && (
             <Action
               kind="second"
-              title={planning.working ? 'Calculating …' : 'Calculate again'}
+              title={planning.working ? WORDS.calculating : WORDS.calculateAgain}
               disabled={planning.working}
               testID="compute-by-this"
               onPress={() => void planning.plan(step, piece)}
@@ -37,7 +39,7 @@ export function EarlierEngine({ piece, step, shelves, snapshot, evaluation, offe
           )
         }
       >
-        {`${said} What is changed from now on is judged by this one.`}
+        {EARLIER_ENGINE.whatChangedNow(said)}
       </Notice>
       {planning.problem && <Notice tone="warn">{planning.problem.message}</Notice>}
     </>

@@ -6,6 +6,7 @@ import { CONES, EMPTY_ITEM_NAMES } from '@torvin/core/emptyFiring';
 import { Choice } from '@/ui/Choice';
 import { capital } from '@/ui/capital';
 import type { StepEntry } from './stepEntry';
+import { EMPTY_ITEM_CHOICES } from './words';
 
 export interface EmptyItemChoicesProps {
   entry: StepEntry;
@@ -18,7 +19,7 @@ export function EmptyItemChoices({ entry, item, onChange }: EmptyItemChoicesProp
     <>
       {item.of.length > 1 && (
         <Choice
-          label="What is fired"
+          label={EMPTY_ITEM_CHOICES.whatIsFired}
           value={entry.of}
           options={item.of.map((of) => ({ value: of, title: EMPTY_ITEM_NAMES[of] }))}
           onChange={(of) => onChange({ of })}
@@ -27,7 +28,7 @@ export function EmptyItemChoices({ entry, item, onChange }: EmptyItemChoicesProp
       )}
       {item.toCone && (
         <Choice
-          label="To cone"
+          label={EMPTY_ITEM_CHOICES.toCone}
           value={entry.cone}
           options={CONES.map((cone) => ({ value: cone, title: cone }))}
           onChange={(cone) => onChange({ cone })}
@@ -35,7 +36,7 @@ export function EmptyItemChoices({ entry, item, onChange }: EmptyItemChoicesProp
         />
       )}
       <Choice
-        label="Stands"
+        label={EMPTY_ITEM_CHOICES.stands}
         value={entry.setup}
         options={EMPTY_SETUPS.map((kind) => ({ value: kind, title: entry.of === 'shelf' ? capital(SHELF_STANDS[kind] ?? '') : SETUP_NAMES[kind] }))}
         onChange={(setup) => onChange({ setup })}
@@ -43,11 +44,11 @@ export function EmptyItemChoices({ entry, item, onChange }: EmptyItemChoicesProp
       />
       {item.asksDamp && (
         <Choice
-          label="It is"
+          label={EMPTY_ITEM_CHOICES.itIs}
           value={entry.wet === 'dry' ? 'dry' : 'damp'}
           options={[
-            { value: 'dry', title: 'Dry to the touch' },
-            { value: 'damp', title: 'Damp' },
+            { value: 'dry', title: EMPTY_ITEM_CHOICES.dryTouch },
+            { value: 'damp', title: EMPTY_ITEM_CHOICES.damp },
           ]}
           onChange={(wet) => onChange({ wet })}
           testID="wet"

@@ -6,6 +6,7 @@ import { View } from 'react-native';
 import { FormMark } from '@/section/FormDrawing';
 import { FoundChoice } from '@/ui/FoundChoice';
 import { Notice } from '@/ui/Notice';
+import { FORM_CHOICE } from './words';
 
 type ShelfForm = { id: string; name: string } & FormShape;
 
@@ -30,7 +31,7 @@ function inTheMaking(formId: string, makings: Shelves['makings']): string | unde
   // The newest stands first.
   const making = makings.find((one) => one.formId === formId);
   const next = making && standing(making, null, null).next;
-  return making && next ? `in the making: ${stageTitle(next, making).toLowerCase()} is next` : undefined;
+  return making && next ? FORM_CHOICE.makingNext(stageTitle(next, making).toLowerCase()) : undefined;
 }
 
 export function FormChoice({ label, chosen, forms, makings = [], none, fault, testID = 'form', onChange }: FormChoiceProps) {

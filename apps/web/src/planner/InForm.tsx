@@ -18,6 +18,7 @@ import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Notice } from '@/ui/Notice';
 import { Words } from '@/ui/Words';
+import { IN_FORM } from './words';
 
 export interface InFormProps {
   doc: PieceDoc;
@@ -67,8 +68,8 @@ export function InForm({ doc, step, shelves, isDrawn = false, onCut, hottest_C =
   const leftSaid = record && now ? leftWords(record, now.use.fired) : '';
   const state = [
     ...(leftSaid !== '' && left !== 0 ? [leftSaid] : []),
-    ...(record?.mark ? [`Mark: ${record.mark}.`] : []),
-    ...(record?.damaged ? ['It is marked as chipped, cracked or mended.'] : []),
+    ...(record?.mark ? [IN_FORM.mark(record.mark)] : []),
+    ...(record?.damaged ? [IN_FORM.markedChippedCracked] : []),
   ].join(' ');
   return (
     <View style={{ gap: space.small }} testID="in-form">
@@ -78,16 +79,12 @@ export function InForm({ doc, step, shelves, isDrawn = false, onCut, hottest_C =
             form={held.shape}
             glass={{ ...blank, down: 1, layers }}
             room_m={rescue.room_m}
-            words={`'${held.name}' turned over on posts, cut through, to scale, with the piece: ${text(formatLength(rescue.room_m, units.length))} to drop`}
+            words={IN_FORM.turnedOverPosts(held.name, text(formatLength(rescue.room_m, units.length)))}
           />
         </View>
       ) : !(isDrawn && bends) && held.shape.use !== 'shelf' ? (
         <View style={{ marginHorizontal: -space.large }}>
-          <FormDrawing
-            form={held.shape}
-            blank={{ ...blank, layers }}
-            words={`${FORM_USE_NAMES[held.shape.use]} '${held.name}' cut through, to scale, the blank dashed and the glass as it ends up`}
-          />
+          <FormDrawing form={held.shape} blank={{ ...blank, layers }} words={IN_FORM.cutThroughScale(FORM_USE_NAMES[held.shape.use], held.name)} />
         </View>
       ) : null}
       {letsGo && (letsGo.isSound || letsGo.verdict !== above) && (
@@ -106,7 +103,7 @@ export function InForm({ doc, step, shelves, isDrawn = false, onCut, hottest_C =
       {cutTo && onCut && firing.setup.shaping && (
         <Action
           kind="second"
-          title={`Cut it to fit: ${footprintWords(cutTo, units.length)}`}
+          title={IN_FORM.cutFit(footprintWords(cutTo, units.length))}
           testID="cut-to-form"
           onPress={() => firing.setup.shaping && onCut(cutTo, firing.setup.shaping)}
         />

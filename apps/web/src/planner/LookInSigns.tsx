@@ -3,11 +3,12 @@ import { type Look, RECIPES } from '@torvin/core/look';
 import { View } from 'react-native';
 import { space } from '@/theme/theme';
 import { Words } from '@/ui/Words';
+import { LOOK_IN_SIGNS } from './words';
 
 const SIGNS = [
-  ['right', 'Done when'],
-  ['early', 'Not yet while'],
-  ['late', 'Too far once'],
+  ['right', LOOK_IN_SIGNS.doneWhen],
+  ['early', LOOK_IN_SIGNS.notYetWhile],
+  ['late', LOOK_IN_SIGNS.tooFarOnce],
 ] as const;
 
 export function LookInSigns({ look }: { look: Look }) {

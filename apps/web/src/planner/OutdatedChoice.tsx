@@ -4,6 +4,7 @@ import { Action } from '@/ui/Action';
 import { Notice } from '@/ui/Notice';
 import { OutdatedNotice } from './OutdatedNotice';
 import { usePlanFiring } from './usePlanFiring';
+import { WORDS } from '@/ui/said';
 
 export interface OutdatedChoiceProps {
   piece: Piece;
@@ -24,7 +25,7 @@ export function OutdatedChoice({ piece, step, shelves, differences, asItIs }: Ou
         actions={
           <>
             <Action
-              title={planning.working ? 'Calculating …' : 'Calculate again'}
+              title={planning.working ? WORDS.calculating : WORDS.calculateAgain}
               disabled={planning.working}
               testID="compute-again"
               onPress={() => void planning.plan(step, piece)}

@@ -8,7 +8,7 @@ import { Words } from '@/ui/Words';
 import { clockAfter } from '@/ui/clock';
 import { useNow } from '@/ui/useNow';
 import type { Nearest, Preview } from './planned';
-import { INSTEAD, PLAN } from './words';
+import { INSTEAD, PLAN, PLAN_BAR } from './words';
 
 export interface PlanBarProps {
   preview: Preview;
@@ -29,7 +29,7 @@ export function PlanBar({ preview: { total_s, stale }, trouble, needs, nearest, 
   return (
     <View
       role="region"
-      aria-label="Plan"
+      aria-label={PLAN_BAR.plan}
       aria-busy={stale}
       testID="plan-bar"
       style={{

@@ -4,6 +4,7 @@ import { View } from 'react-native';
 import { space } from '@/theme/theme';
 import { Notice } from '@/ui/Notice';
 import { Words } from '@/ui/Words';
+import { RESCUE_CARD } from './words';
 
 /** asTyped: its form stands on no shelf, and is taken as one of clay. */
 export function RescueCard({ rescue, asTyped = false }: { rescue: RescueTold | null; asTyped?: boolean }) {
@@ -19,7 +20,7 @@ export function RescueCard({ rescue, asTyped = false }: { rescue: RescueTold | n
       ))}
       {asTyped && (
         <Words size="label" tone="muted">
-          It was typed, not taken from the shelf: calculated as bisque clay.
+          {RESCUE_CARD.typedNotTaken}
         </Words>
       )}
       <Notice tone="care">{rescue.caution}</Notice>

@@ -3,6 +3,7 @@ import { RECIPES, shapingDown } from '@torvin/core/look';
 import { heldAcross, snapshotOf, stepName } from '@torvin/core/piece';
 import type { PieceDoc, Shelves, Step } from '@torvin/schema';
 import { FormDrawing } from '@/section/FormDrawing';
+import { STEP_IN_FORM } from './words';
 
 /** A firing in a form that glass sinks into or hangs over, as it is drawn: as far down as was measured, where it was. */
 export function formedIn(doc: PieceDoc, step: Step, shelves: Shelves) {
@@ -24,7 +25,7 @@ export function StepInForm({ formed, height }: { formed: NonNullable<ReturnType<
     <FormDrawing
       form={held.shape}
       blank={{ ...across, layers }}
-      words={`${stepName(step)} in '${held.name}', cut through, to scale: the blank dashed, the glass as it ends up`}
+      words={STEP_IN_FORM.cutThroughScale(stepName(step), held.name)}
       height={height}
       testID="step-in-form"
     />

@@ -10,6 +10,7 @@ import { Fold } from '@/ui/Fold';
 import { PlanAfter } from './PlanAfter';
 import { RescueCard } from './RescueCard';
 import type { Layup } from '@/layup/useLayup';
+import { STUCK } from './words';
 
 export interface StuckProps {
   layup: Layup;
@@ -31,12 +32,7 @@ export function Stuck({ layup, pieceId, step, shelves, onOpen }: StuckProps) {
   if (!rescue) return null;
   return (
     <View style={{ marginHorizontal: -space.large }}>
-      <Fold
-        title="It is stuck"
-        about={rescue.warms === 'first' ? 'never by cold: it is warmed upside down' : 'tapped, soaked; warmed where that fails'}
-        opened={stuck === 'yes'}
-        testID="stuck"
-      >
+      <Fold title={STUCK.itIsStuck} about={rescue.warms === 'first' ? STUCK.neverColdWarmed : STUCK.tappedSoakedWarmed} opened={stuck === 'yes'} testID="stuck">
         {() => (
           <View style={{ gap: space.small }}>
             <RescueCard rescue={rescue} asTyped={!setup.form} />
@@ -44,7 +40,7 @@ export function Stuck({ layup, pieceId, step, shelves, onOpen }: StuckProps) {
               {...{ layup, pieceId, step, shelves, onOpen }}
               planned={{ look: 'loosen', setup: { kind: 'onPosts', paper: false, ...(step.setup.form ? { form: step.setup.form } : {}) } }}
               isMain={rescue.warms === 'first'}
-              titles={{ plan: 'Plan the firing that frees it', there: 'To the firing that frees it' }}
+              titles={{ plan: STUCK.planFiringFrees, there: STUCK.firingFrees }}
               testIDs={{ plan: 'plan-rescue', there: 'to-rescue' }}
             />
           </View>

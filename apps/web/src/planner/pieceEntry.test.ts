@@ -4,6 +4,7 @@ import { type LaidLayer, asJourney, laidLayers, setUpIn } from '@torvin/core/pie
 import { COUNT, METRIC, NUMBER, readFigure } from '@torvin/core/units';
 import { EMPTY_SHELVES, type FormRecord, type PieceDoc, type Shelves, type Step } from '@torvin/schema';
 import { type PieceEntry, entryOf, fieldOfPath, newEntry, PIECE_ENTRY_SCHEMAS, outlineOf } from '@/layup/pieceEntry';
+import { candidatesFor } from './planned';
 import { type StepEntry, entryOfStep, stepOf, whyImpossible } from './stepEntry';
 
 const kiln = {
@@ -289,6 +290,34 @@ describe('a firing as chosen', () => {
       computedId: 'c',
       setup: { shaping: { former_m: 0.14 } },
     });
+  });
+});
+
+describe('what can be instead of a firing that cannot be', () => {
+  const slump = stepOf({ ...entryOfStep(doc, null, shelves, METRIC), look: 'slump', setup: 'inMould', span: '28 cm', depth: '4 cm' }, null, METRIC, shelves)
+    .step as Step;
+  const slumped = { ...doc, journey: [...doc.journey, slump] };
+  const offered = (before: PieceDoc, look: Look) => {
+    const planning = { doc: slumped, before, step: null, shelves, units: METRIC, fired: {} };
+    return candidatesFor(planning, entryOfStep(before, null, shelves, METRIC, { look }), 'root').map(({ change }) => change);
+  };
+
+  test('goes by the body that is met there, also in the middle of a journey', () => {
+    // Before the slump it is loose sheets on a shelf; after it it is a bowl, which lies in its mould again.
+    expect(offered(doc, 'tack')).toContainEqual({ look: 'contour' });
+    expect(offered(doc, 'tack')).not.toContainEqual({ look: 'slump' });
+    expect(offered(slumped, 'firePolish')).toContainEqual({ look: 'slump' });
+    expect(offered(doc, 'firePolish')).not.toContainEqual({ setup: 'overFormer' });
+    expect(offered(slumped, 'firePolish')).toContainEqual({ setup: 'overFormer' });
+  });
+
+  test('names no kiln that is chosen or put aside', () => {
+    const both = { ...shelves, archived: [] };
+    const planning = { doc, before: doc, step: null, shelves: both, units: METRIC, fired: {} };
+    const kilns = (among: Shelves) =>
+      candidatesFor({ ...planning, shelves: among }, entryOfStep(doc, null, shelves, METRIC), 'kiln').flatMap(({ change }) => change.kilnId ?? []);
+    expect(kilns(both)).toEqual(['old']);
+    expect(kilns(shelves)).toEqual([]);
   });
 });
 

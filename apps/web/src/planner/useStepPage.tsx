@@ -10,6 +10,7 @@ import { useComputed } from '@/engine/useComputed';
 import { usePiece, useSchedule, useShelves } from '@/data/pieces';
 import { Waiting } from '@/ui/Loading';
 import { useOutdated } from './useOutdated';
+import { WORDS } from '@/ui/said';
 
 export interface StepPageParts {
   piece: Piece;
@@ -49,7 +50,7 @@ export function useStepPage(title: string): StepPage {
     const fits = asked && fit.value && !fit.stale ? fitWarnings(asked, fit.value, shelves.data, units) : [];
     return [...standingWarnings(piece.data.doc, step, shelves.data, units, by), ...fits];
   }, [piece.data, step, schedule.data, shelves.data, units, asked, fit]);
-  const back: Back = { title: piece.data?.name ?? 'Piece', href: `/pieces/${id}` };
+  const back: Back = { title: piece.data?.name ?? WORDS.piece, href: `/pieces/${id}` };
   if (!piece.data) return { ready: false, shown: <Waiting query={piece} title={title} back={back} /> };
   if (!step?.scheduleId) {
     return {

@@ -66,3 +66,67 @@ export const IN = {
   both: (kiln: string, controller: string, profile: string): string => `${kiln}; ${controller}, ${profile}`,
   none: 'no kiln yet',
 } as const;
+
+export const RESCUE_CARD = {
+  typedNotTaken: 'It was typed, not taken from the shelf: calculated as bisque clay.',
+} as const;
+
+export const IN_FORM = {
+  mark: (mark: string): string => `Mark: ${mark}.`,
+  markedChippedCracked: 'It is marked as chipped, cracked or mended.',
+  turnedOverPosts: (heldName: string, room: string): string => `'${heldName}' turned over on posts, cut through, to scale, with the piece: ${room} to drop`,
+  cutThroughScale: (formUseName: string, heldName: string): string =>
+    `${formUseName} '${heldName}' cut through, to scale, the blank dashed and the glass as it ends up`,
+  cutFit: (footprint: string): string => `Cut it to fit: ${footprint}`,
+} as const;
+
+export const ANNEAL_AGAIN = {
+  planSecondAnneal: 'Plan a second anneal',
+  secondAnneal: 'To the second anneal',
+  moreStressStayed:
+    'More stress stayed in it than it may keep. A soak relaxes it, and a cool of its own leaves less. Until then it may break by itself: eyes covered, and no cutting or grinding.',
+} as const;
+
+export const STUCK = {
+  itIsStuck: 'It is stuck',
+  neverColdWarmed: 'never by cold: it is warmed upside down',
+  tappedSoakedWarmed: 'tapped, soaked; warmed where that fails',
+  planFiringFrees: 'Plan the firing that frees it',
+  firingFrees: 'To the firing that frees it',
+} as const;
+
+export const STEP_IN_FORM = {
+  cutThroughScale: (stepName: string, heldName: string): string =>
+    `${stepName} in '${heldName}', cut through, to scale: the blank dashed, the glass as it ends up`,
+} as const;
+
+export const OUTDATED_NOTICE = {
+  scheduleOutDate: (differences: string): string => `This schedule is out of date. ${differences}`,
+} as const;
+
+export const LOOK_IN_SIGNS = {
+  doneWhen: 'Done when',
+  notYetWhile: 'Not yet while',
+  tooFarOnce: 'Too far once',
+} as const;
+
+export const EMPTY_ITEM_CHOICES = {
+  whatIsFired: 'What is fired',
+  toCone: 'To cone',
+  stands: 'Stands',
+  itIs: 'It is',
+  dryTouch: 'Dry to the touch',
+  damp: 'Damp',
+} as const;
+
+export const FORM_CHOICE = {
+  makingNext: (stageTitle: string): string => `in the making: ${stageTitle} is next`,
+} as const;
+
+export const PLAN_BAR = {
+  plan: 'Plan',
+} as const;
+
+export const EARLIER_ENGINE = {
+  whatChangedNow: (said: string): string => `${said} What is changed from now on is judged by this one.`,
+} as const;

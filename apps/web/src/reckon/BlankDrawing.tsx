@@ -7,6 +7,7 @@ import { useTheme } from '@/theme/ThemeContext';
 import { fonts } from '@/theme/theme';
 import { MeasuredWidth } from '@/ui/MeasuredWidth';
 import { LYING_PX, blankSection, lobedPlan } from './blankSection';
+import { BLANK_DRAWING } from './words';
 
 const HEIGHT = 126;
 const BAR_HEIGHT = 24;
@@ -21,7 +22,7 @@ export function BlankDrawing({ asked, told, colour, unit }: { asked: BlankAsked;
         {(whole) => {
           const width = plan ? whole - HEIGHT - BESIDE_PX : whole;
           const { form, flat, lying, shelfY, bar } = blankSection(asked, told, { width, height: HEIGHT }, unit);
-          const words = `The ${asked.way === 'into' ? 'mould' : 'former'} cut through, to scale: the blank as it is laid on, dashed, and as it comes to lie${plan ? '; beside it the blank from above' : ''}`;
+          const words = BLANK_DRAWING.cutThroughScale(asked.way === 'into', plan ? BLANK_DRAWING.besideBlankAbove : '');
           return (
             <Svg width={whole} height={HEIGHT + BAR_HEIGHT} role="img" aria-label={words}>
               <Path d={form} fill={colours.shelf} />

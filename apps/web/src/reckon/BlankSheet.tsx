@@ -36,13 +36,14 @@ import type { SheetProps } from './sheetProps';
 import { type AskedField, FieldRow, NamedChips } from './TypedField';
 import { useReckoned } from './useReckoned';
 import type { Where } from './useWhere';
+import { BLANK_SHEET } from './words';
 
-const PLAN_TITLES: Record<Plan, string> = { round: 'round', oval: 'oval', rectangle: 'rectangle', trough: 'bent one way', lobed: 'lobed' };
+const PLAN_TITLES: Record<Plan, string> = { round: 'round', oval: 'oval', rectangle: 'rectangle', trough: BLANK_SHEET.bentOneWay, lobed: 'lobed' };
 const SIDE_LABELS: Record<(typeof LAST_SIDES)[number], string> = {
-  atDoor: 'at the door',
-  atBack: 'at the back',
-  atLeft: 'on the left',
-  atRight: 'on the right',
+  atDoor: BLANK_SHEET.atTheDoor,
+  atBack: BLANK_SHEET.atTheBack,
+  atLeft: BLANK_SHEET.onTheLeft,
+  atRight: BLANK_SHEET.onTheRight,
 };
 
 /** Deep as the piece lies now, where it is laid of sheets alone. */
@@ -85,8 +86,8 @@ export function BlankSheet({ typed, set, shelves, where, onPut }: SheetProps) {
   };
   const form = fieldsOfForm(way, plan).map((field, i) => (i === 0 ? { ...field, onBlur: spread } : field));
   const glassFields: AskedField[] = [
-    { field: 'thick', label: 'glass thick', hint: `empty: ${text(formatStock(thickness_m, units.length))}` },
-    ...(way === 'into' ? [{ field: 'under', label: 'edge under the rim', hint: 'empty: at the rim' }] : []),
+    { field: 'thick', label: BLANK_SHEET.glassThick, hint: BLANK_SHEET.empty(text(formatStock(thickness_m, units.length))) },
+    ...(way === 'into' ? [{ field: 'under', label: BLANK_SHEET.edgeUnderRim, hint: BLANK_SHEET.emptyRim }] : []),
   ];
   // What counts is not hidden.
   const isLast = Object.keys(NO_LAST).some((field) => (typed[field] ?? '') !== '');
@@ -96,39 +97,41 @@ export function BlankSheet({ typed, set, shelves, where, onPut }: SheetProps) {
       {offered.length > 0 && (
         <View style={{ marginHorizontal: -space.large }}>
           <Fold
-            title={taken ? taken.name : 'From the shelf'}
-            about={taken ? 'by its measures on the shelf' : 'a mould or former with its measures'}
+            title={taken ? taken.name : BLANK_SHEET.fromTheShelf}
+            about={taken ? BLANK_SHEET.measuresShelf : BLANK_SHEET.mouldFormerMeasures}
             testID="reckon-shelf"
             opened={taken !== null}
           >
             {() => (
               <FormChoice
                 testID="reckon-mould"
-                label="Mould or former"
+                label={BLANK_SHEET.mouldOrFormer}
                 chosen={taken}
                 forms={offered}
-                none={{ title: 'By its measures', note: 'typed below' }}
+                none={{ title: BLANK_SHEET.byItsMeasures, note: BLANK_SHEET.typedBelow }}
                 onChange={(form) => set({ ...NO_LAST, mould: form ?? '' })}
               />
             )}
           </Fold>
         </View>
       )}
-      {taken && way === 'over' && <FieldRow sheet={sheet} fields={[{ field: 'hang', label: 'hangs down', hint: 'empty: to all but the shelf', wide: true }]} />}
+      {taken && way === 'over' && (
+        <FieldRow sheet={sheet} fields={[{ field: 'hang', label: BLANK_SHEET.hangsDown, hint: BLANK_SHEET.emptyAllBut, wide: true }]} />
+      )}
       {!taken && (
         <>
           <Choice<BlankWay>
-            label="It goes"
+            label={BLANK_SHEET.itGoes}
             value={way}
             options={[
-              { value: 'into', title: 'into a mould' },
-              { value: 'over', title: 'over a former' },
+              { value: 'into', title: BLANK_SHEET.intoAMould },
+              { value: 'over', title: BLANK_SHEET.overAFormer },
             ]}
             onChange={(next) => set({ ...NO_LAST, way: next })}
             testID="reckon-way"
           />
           <NamedChips<Plan>
-            label="seen from above"
+            label={BLANK_SHEET.seenFromAbove}
             value={plan}
             options={(Object.keys(PLAN_TITLES) as Plan[]).map((value) => ({ value, title: PLAN_TITLES[value] }))}
             onPick={(next) => set({ ...NO_LAST, plan: next })}
@@ -142,7 +145,7 @@ export function BlankSheet({ typed, set, shelves, where, onPut }: SheetProps) {
       {where && known && (
         <Action
           kind="plain"
-          title={`${known.known.kind === 'hollow' ? 'Mould' : 'Former'} of ${where.piece.name}`}
+          title={BLANK_SHEET.of(known.known.kind === 'hollow', where.piece.name)}
           testID="reckon-sizes"
           onPress={() =>
             set(
@@ -166,26 +169,29 @@ export function BlankSheet({ typed, set, shelves, where, onPut }: SheetProps) {
       >
         {pair && <BlankDrawing asked={pair.asked} told={pair.value} colour={of.colour} unit={units.length} />}
       </Outcome>
-      <Fold title="What last time told" about="the blank that was cut, and where its edge ended" testID="reckon-further" opened={isLast}>
+      <Fold title={BLANK_SHEET.whatLastTime} about={BLANK_SHEET.blankCutWhere} testID="reckon-further" opened={isLast}>
         {() => (
           <View style={{ gap: space.small }}>
             <FieldRow
               sheet={sheet}
               fields={[
-                { field: 'lastAcross', label: 'last blank', ...(isTwo ? {} : { wide: true }) },
-                ...(isTwo ? [{ field: 'lastAlong', label: plan === 'round' || plan === 'lobed' ? 'between lobes' : 'the other way' }] : []),
+                { field: 'lastAcross', label: BLANK_SHEET.lastBlank, ...(isTwo ? {} : { wide: true }) },
+                ...(isTwo ? [{ field: 'lastAlong', label: plan === 'round' || plan === 'lobed' ? BLANK_SHEET.betweenLobes : BLANK_SHEET.theOtherWay }] : []),
               ]}
             />
             {pair && (typed.lastAcross ?? '') === '' && (
               <Action
                 kind="plain"
-                title={`It was cut by the sum: ${text(formatLength(pair.value.summed_m[0], units.length))}`}
+                title={BLANK_SHEET.cutSum(text(formatLength(pair.value.summed_m[0], units.length)))}
                 testID="reckon-by-sum"
                 onPress={() => set(typedLast(pair.value, units))}
               />
             )}
-            {isLast && <Action kind="plain" title="Forget last time" testID="reckon-no-last" onPress={() => set(NO_LAST)} />}
-            <FieldRow sheet={sheet} fields={LAST_SIDES.map((field) => ({ field, label: `over ${SIDE_LABELS[field]}`, hint: 'minus: short' }))} />
+            {isLast && <Action kind="plain" title={BLANK_SHEET.forgetLastTime} testID="reckon-no-last" onPress={() => set(NO_LAST)} />}
+            <FieldRow
+              sheet={sheet}
+              fields={LAST_SIDES.map((field) => ({ field, label: BLANK_SHEET.over(SIDE_LABELS[field]), hint: BLANK_SHEET.minusShort }))}
+            />
           </View>
         )}
       </Fold>

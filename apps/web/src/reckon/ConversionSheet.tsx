@@ -27,10 +27,11 @@ import type { SheetProps } from './sheetProps';
 import { type AskedField, FieldRow, NamedChips } from './TypedField';
 import type { Read } from './typed';
 import { useReckoned } from './useReckoned';
+import { CONVERSION_SHEET } from './words';
 
-const TITLES: Record<Conversion, string> = { written: 'other units', sameWork: 'same work', cone: 'cones' };
-const FIND_TITLES = { hold: 'another temperature', temperature: 'another hold' } as const;
-const CONE_TITLES = { reached: 'which cone', bends: 'where it bends' } as const;
+const TITLES: Record<Conversion, string> = { written: CONVERSION_SHEET.otherUnits, sameWork: CONVERSION_SHEET.sameWork, cone: 'cones' };
+const FIND_TITLES = { hold: CONVERSION_SHEET.anotherTemperature, temperature: CONVERSION_SHEET.anotherHold } as const;
+const CONE_TITLES = { reached: CONVERSION_SHEET.whichCone, bends: CONVERSION_SHEET.whereItBends } as const;
 const NO_KILN = '';
 
 function KilnChips({
@@ -91,11 +92,12 @@ export function ConversionSheet({ typed, set, shelves, where, onPut }: SheetProp
     return pair?.asked.kind === 'sameWork' && pair.value.kind === 'sameWork' ? sameWorkWords(pair.asked, pair.value, units) : null;
   }
 
-  const will: AskedField = find === 'hold' ? { field: 'willAt', label: 'to be at' } : { field: 'willHold', label: 'to be held', hint: '20, or 1:30' };
+  const will: AskedField =
+    find === 'hold' ? { field: 'willAt', label: CONVERSION_SHEET.toBeAt } : { field: 'willHold', label: CONVERSION_SHEET.toBeHeld, hint: CONVERSION_SHEET.or };
   return (
     <View style={{ gap: space.small }}>
       <Choice<Conversion>
-        label="What is converted"
+        label={CONVERSION_SHEET.whatIsConverted}
         value={conversion}
         options={CONVERSIONS.map((value) => ({ value, title: TITLES[value] }))}
         onChange={(next) => set({ of: next })}
@@ -107,7 +109,7 @@ export function ConversionSheet({ typed, set, shelves, where, onPut }: SheetProp
           fields={[
             {
               field: 'text',
-              label: 'as it is written',
+              label: CONVERSION_SHEET.asItIs,
               hint: units.length === 'in' ? '3/8 in, 1450 F, 2 lb 3 oz, 90e-7' : '6 mm, 790 C, 1.2 kg, 90e-7',
               wide: true,
             },
@@ -117,19 +119,22 @@ export function ConversionSheet({ typed, set, shelves, where, onPut }: SheetProp
       {conversion === 'sameWork' && (
         <>
           <NamedChips
-            label="the same work for"
+            label={CONVERSION_SHEET.theSame}
             value={find}
             options={FINDS.map((value) => ({ value, title: FIND_TITLES[value] }))}
             onPick={(next) => set({ find: next })}
             testID="reckon-find"
           />
-          <FieldRow sheet={sheet} fields={[{ field: 'wasAt', label: 'it was at' }, { field: 'wasHold', label: 'held', hint: '20, or 1:30' }, will]} />
+          <FieldRow
+            sheet={sheet}
+            fields={[{ field: 'wasAt', label: CONVERSION_SHEET.itWasAt }, { field: 'wasHold', label: 'held', hint: CONVERSION_SHEET.or }, will]}
+          />
         </>
       )}
       {conversion === 'cone' && (
         <>
           <NamedChips
-            label="asked"
+            label={CONVERSION_SHEET.asked}
             value={coneWay}
             options={CONE_WAYS.map((value) => ({ value, title: CONE_TITLES[value] }))}
             onPick={(next) => set({ coneWay: next })}
@@ -137,7 +142,7 @@ export function ConversionSheet({ typed, set, shelves, where, onPut }: SheetProp
           />
           {coneWay === 'bends' && (
             <NamedChips<Cone>
-              label="cone"
+              label={CONVERSION_SHEET.cone}
               value={CONES.find((one) => one === typed.cone) ?? CONES[0]}
               options={CONES.map((value) => ({ value, title: value }))}
               onPick={(next) => set({ cone: next })}
@@ -147,9 +152,9 @@ export function ConversionSheet({ typed, set, shelves, where, onPut }: SheetProp
           <FieldRow
             sheet={sheet}
             fields={[
-              ...(coneWay === 'reached' ? [{ field: 'coneAt', label: 'up to' }] : []),
-              { field: 'coneRate', label: 'last hours at' },
-              ...(coneWay === 'reached' ? [{ field: 'coneHold', label: 'held', hint: 'empty: not at all' }] : []),
+              ...(coneWay === 'reached' ? [{ field: 'coneAt', label: CONVERSION_SHEET.upTo }] : []),
+              { field: 'coneRate', label: CONVERSION_SHEET.lastHoursAt },
+              ...(coneWay === 'reached' ? [{ field: 'coneHold', label: 'held', hint: CONVERSION_SHEET.emptyNotAll }] : []),
             ]}
           />
         </>
@@ -166,20 +171,32 @@ export function ConversionSheet({ typed, set, shelves, where, onPut }: SheetProp
         onPut={onPut}
       />
       {conversion === 'sameWork' && (
-        <Fold title="In another kiln" about="from which kiln to which, and how fast each climbs" testID="reckon-further" opened={isElsewhere}>
+        <Fold title={CONVERSION_SHEET.inAnotherKiln} about={CONVERSION_SHEET.whichKilnWhich} testID="reckon-further" opened={isElsewhere}>
           {() => (
             <View style={{ gap: space.small }}>
               {kilns.length > 0 && (
                 <>
-                  <KilnChips label="it was fired in" kilns={kilns} value={typed.wasKiln} onPick={(wasKiln) => set({ wasKiln })} testID="reckon-wasKiln" />
-                  <KilnChips label="to be fired in" kilns={kilns} value={typed.willKiln} onPick={(willKiln) => set({ willKiln })} testID="reckon-willKiln" />
+                  <KilnChips
+                    label={CONVERSION_SHEET.itWasFired}
+                    kilns={kilns}
+                    value={typed.wasKiln}
+                    onPick={(wasKiln) => set({ wasKiln })}
+                    testID="reckon-wasKiln"
+                  />
+                  <KilnChips
+                    label={CONVERSION_SHEET.toBeFired}
+                    kilns={kilns}
+                    value={typed.willKiln}
+                    onPick={(willKiln) => set({ willKiln })}
+                    testID="reckon-willKiln"
+                  />
                 </>
               )}
               <FieldRow
                 sheet={sheet}
                 fields={[
-                  { field: 'wasUp', label: 'it climbed by', hint: 'empty: full speed' },
-                  { field: 'willUp', label: 'to climb by', hint: 'empty: full speed' },
+                  { field: 'wasUp', label: CONVERSION_SHEET.itClimbedBy, hint: CONVERSION_SHEET.emptyFullSpeed },
+                  { field: 'willUp', label: CONVERSION_SHEET.toClimbBy, hint: CONVERSION_SHEET.emptyFullSpeed },
                 ]}
               />
             </View>

@@ -13,56 +13,61 @@ import { type Glasses, putsCut } from './putCut';
 import type { SheetProps } from './sheetProps';
 import { type AskedField, FieldRow, NamedChips } from './TypedField';
 import { useReckoned } from './useReckoned';
+import { CUTTING_SHEET } from './words';
 
 const CUT_TITLES: Record<CutKind, string> = {
-  ...{ strips: 'strips', onEdge: 'on edge', woven: 'woven panel', segments: 'segments', cap: 'larger cap', liner: 'liner' },
+  ...{ strips: 'strips', onEdge: CUTTING_SHEET.onEdge, woven: CUTTING_SHEET.wovenPanel, segments: 'segments', cap: CUTTING_SHEET.largerCap, liner: 'liner' },
 };
 function fieldsOf(kind: CutKind, units: Units, sheet: { width_m: number; length_m: number } | undefined): AskedField[] {
-  const long = (metres: number): string => `empty: ${text(formatLength(metres, units.length))}`;
-  const usual = (metres: number): string => `empty: ${suggestedWords(metres, units.length)}`;
-  const thick: AskedField = { field: 'thick', label: 'glass thick', hint: `empty: ${text(formatStock(CUT_USUAL.thick_m, units.length))}` };
+  const long = (metres: number): string => CUTTING_SHEET.emptyUsual(text(formatLength(metres, units.length)));
+  const usual = (metres: number): string => CUTTING_SHEET.emptyUsual(suggestedWords(metres, units.length));
+  const thick: AskedField = {
+    field: 'thick',
+    label: CUTTING_SHEET.glassThick,
+    hint: CUTTING_SHEET.emptyUsual(text(formatStock(CUT_USUAL.thick_m, units.length))),
+  };
   switch (kind) {
     case 'strips':
       return [
-        { field: 'sheetWidth', label: 'sheet wide', ...(sheet ? { hint: long(sheet.width_m) } : {}) },
-        { field: 'sheetLength', label: 'sheet long', ...(sheet ? { hint: long(sheet.length_m) } : {}) },
-        { field: 'stripWide', label: 'strip wide' },
-        { field: 'kerf', label: 'kerf', hint: 'empty: scored' },
-        { field: 'count', label: 'wanted', hint: 'empty: one sheet' },
+        { field: 'sheetWidth', label: CUTTING_SHEET.sheetWide, ...(sheet ? { hint: long(sheet.width_m) } : {}) },
+        { field: 'sheetLength', label: CUTTING_SHEET.sheetLong, ...(sheet ? { hint: long(sheet.length_m) } : {}) },
+        { field: 'stripWide', label: CUTTING_SHEET.stripWide },
+        { field: 'kerf', label: 'kerf', hint: CUTTING_SHEET.emptyScored },
+        { field: 'count', label: 'wanted', hint: CUTTING_SHEET.emptyOneSheet },
         thick,
       ];
     case 'onEdge':
       return [
-        { field: 'fillWide', label: 'to fill, wide' },
+        { field: 'fillWide', label: CUTTING_SHEET.toFillWide },
         { field: 'fillLong', label: 'long' },
-        { field: 'stripWide', label: 'strip high' },
-        { field: 'high', label: 'layers', hint: 'empty: one' },
+        { field: 'stripWide', label: CUTTING_SHEET.stripHigh },
+        { field: 'high', label: 'layers', hint: CUTTING_SHEET.emptyOne },
         thick,
       ];
     case 'woven':
       return [
-        { field: 'stripWide', label: 'strip wide' },
-        { field: 'across', label: 'up, number' },
+        { field: 'stripWide', label: CUTTING_SHEET.stripWide },
+        { field: 'across', label: CUTTING_SHEET.upNumber },
         { field: 'along', label: 'across' },
-        { field: 'gap', label: 'gap', hint: 'empty: none' },
-        { field: 'border', label: 'border', hint: 'empty: none' },
+        { field: 'gap', label: 'gap', hint: CUTTING_SHEET.emptyNone },
+        { field: 'border', label: 'border', hint: CUTTING_SHEET.emptyNone },
         thick,
-        { field: 'capThick', label: 'cap thick', hint: 'empty: none' },
-        { field: 'over', label: 'cap over', hint: 'empty: flush' },
-        { field: 'spare', label: 'spare, %', hint: `empty: ${CUT_USUAL.spare}` },
+        { field: 'capThick', label: CUTTING_SHEET.capThick, hint: CUTTING_SHEET.emptyNone },
+        { field: 'over', label: CUTTING_SHEET.capOver, hint: CUTTING_SHEET.emptyFlush },
+        { field: 'spare', label: 'spare, %', hint: CUTTING_SHEET.emptyUsual(CUT_USUAL.spare) },
       ];
     case 'segments':
       return [
-        { field: 'slab', label: 'slab long' },
-        { field: 'stop', label: 'stop at' },
+        { field: 'slab', label: CUTTING_SHEET.slabLong },
+        { field: 'stop', label: CUTTING_SHEET.stopAt },
         { field: 'kerf', label: 'kerf', hint: usual(CUT_USUAL.sawKerf_m) },
-        { field: 'slabWide', label: 'slab wide', hint: 'to lay them in' },
-        { field: 'slabDeep', label: 'slab deep' },
+        { field: 'slabWide', label: CUTTING_SHEET.slabWide, hint: CUTTING_SHEET.layThem },
+        { field: 'slabDeep', label: CUTTING_SHEET.slabDeep },
       ];
     case 'cap':
-      return [{ field: 'over', label: 'larger by' }, thick];
+      return [{ field: 'over', label: CUTTING_SHEET.largerBy }, thick];
     case 'liner':
-      return [{ field: 'paper', label: 'paper thick', hint: usual(CUT_USUAL.paper_m) }];
+      return [{ field: 'paper', label: CUTTING_SHEET.paperThick, hint: usual(CUT_USUAL.paper_m) }];
   }
 }
 
@@ -83,7 +88,7 @@ export function CuttingSheet({ typed, set, shelves, where, onPut }: SheetProps) 
   return (
     <View style={{ gap: space.small }}>
       <NamedChips<CutKind>
-        label="what is cut"
+        label={CUTTING_SHEET.whatIsCut}
         value={kind}
         options={CUTS.map((value) => ({ value, title: CUT_TITLES[value] }))}
         onPick={(cut) => set({ cut })}
@@ -95,8 +100,10 @@ export function CuttingSheet({ typed, set, shelves, where, onPut }: SheetProps) 
       {kind !== 'liner' && <OfGlass shelves={shelves} of={of} onChange={(glass) => set({ glass })} />}
       {kind === 'woven' && (
         <>
-          <OfGlass shelves={shelves} of={across} part="across it" id="glassAcross" onChange={(glassAcross) => set({ glassAcross })} />
-          {(typed.capThick ?? '') !== '' && <OfGlass shelves={shelves} of={cap} part="its cap" id="glassCap" onChange={(glassCap) => set({ glassCap })} />}
+          <OfGlass shelves={shelves} of={across} part={CUTTING_SHEET.acrossIt} id="glassAcross" onChange={(glassAcross) => set({ glassAcross })} />
+          {(typed.capThick ?? '') !== '' && (
+            <OfGlass shelves={shelves} of={cap} part={CUTTING_SHEET.itsCap} id="glassCap" onChange={(glassCap) => set({ glassCap })} />
+          )}
         </>
       )}
       <Outcome

@@ -23,24 +23,26 @@ import { putsGlass } from './putHollow';
 import type { SheetProps } from './sheetProps';
 import { type AskedField, FieldRow } from './TypedField';
 import { useReckoned } from './useReckoned';
+import { FILL_SHEET } from './words';
+import { WORDS } from '@/ui/said';
 
-const FILLER_TITLES = { mass: 'a mass', segments: 'segments', grains: 'grains' } as const;
-const HEAT_TITLES = { untold: 'not told', fullFuse: 'full fuse', slabFlow: 'flow', cast: 'casting' } as const;
+const FILLER_TITLES = { mass: FILL_SHEET.aMass, segments: 'segments', grains: 'grains' } as const;
+const HEAT_TITLES = { untold: FILL_SHEET.notTold, fullFuse: FILL_SHEET.fullFuse, slabFlow: 'flow', cast: 'casting' } as const;
 
-const LINER: readonly AskedField[] = [{ field: 'liner', label: 'liner', hint: 'empty: none' }];
+const LINER: readonly AskedField[] = [{ field: 'liner', label: 'liner', hint: FILL_SHEET.emptyNone }];
 const FIELDS_OF: Record<(typeof FILLERS)[number], readonly AskedField[]> = {
   mass: [{ field: 'mass', label: 'mass' }],
   segments: [
-    { field: 'stands', label: 'they stand' },
-    { field: 'cover', label: 'of the floor, %' },
-    { field: 'count', label: 'how many', hint: 'to lay them in' },
+    { field: 'stands', label: FILL_SHEET.theyStand },
+    { field: 'cover', label: FILL_SHEET.ofTheFloor },
+    { field: 'count', label: WORDS.howMany, hint: FILL_SHEET.layThem },
   ],
   grains: [],
 };
-const PACKING: AskedField = { field: 'packing', label: 'glass in their bulk, %', hint: `empty: ${LOOSE_PERCENT}` };
+const PACKING: AskedField = { field: 'packing', label: FILL_SHEET.glassTheirBulk, hint: FILL_SHEET.empty(LOOSE_PERCENT) };
 const LAST: readonly AskedField[] = [
-  { field: 'lastMass', label: 'mass of last time', wide: true },
-  { field: 'back', label: 'it stood back from the wall by', wide: true },
+  { field: 'lastMass', label: FILL_SHEET.massLastTime, wide: true },
+  { field: 'back', label: FILL_SHEET.stoodBackWall, wide: true },
 ];
 
 /** What runs over is nothing to put in; segments are put in as so many pieces. */
@@ -62,16 +64,16 @@ function putsFilled(
   const { id: glassId, name } = of.glass;
   return {
     words: (where) =>
-      `Lays ${count} segments of ${name}, ${text(formatLength(depth_m, units.length))} deep and on ${Math.round(cover * 100)} % of the outline${where?.isBegun ? '' : ', in a dam of it'}.`,
+      FILL_SHEET.laysSegmentsDeep(count, name, text(formatLength(depth_m, units.length)), Math.round(cover * 100), where?.isBegun ? '' : FILL_SHEET.inADam),
     replaces: true,
     lays: true,
     into: (doc, { newId, into, isBegun }) =>
       putGlass(doc, {
-        layersOn: () => [{ id: newId(), glassId, form: 'pieces', name: 'Segments', thickness_m: depth_m, count, cover }],
+        layersOn: () => [{ id: newId(), glassId, form: 'pieces', name: WORDS.segments, thickness_m: depth_m, count, cover }],
         ...(isBegun ? {} : { holder: { footprint, dammed: true, deepest_m: level_m } }),
         into,
       }),
-    begins: { name: `Segments, ${footprintWords(footprint, units.length)}`, footprint, dammed: true },
+    begins: { name: FILL_SHEET.segments(footprintWords(footprint, units.length)), footprint, dammed: true },
   };
 }
 
@@ -95,7 +97,7 @@ export function FillSheet({ typed, set, shelves, where, onPut }: SheetProps) {
     <View style={{ gap: space.small }}>
       <HollowFields sheet={sheet} more={LINER} shelves={shelves} where={where} />
       <Choice
-        label="Filled with"
+        label={FILL_SHEET.filledWith}
         value={filler}
         options={FILLERS.map((value_) => ({ value: value_, title: FILLER_TITLES[value_] }))}
         onChange={(next) => set({ filler: next })}
@@ -103,7 +105,12 @@ export function FillSheet({ typed, set, shelves, where, onPut }: SheetProps) {
       />
       <FieldRow sheet={sheet} fields={[...FIELDS_OF[filler], ...(isGrains ? [PACKING] : [])]} />
       {filler === 'mass' && (
-        <Tick on={typed.loose === 'yes'} title="poured in as grains" onPress={() => set({ loose: typed.loose === 'yes' ? '' : 'yes' })} testID="reckon-loose" />
+        <Tick
+          on={typed.loose === 'yes'}
+          title={FILL_SHEET.pouredGrains}
+          onPress={() => set({ loose: typed.loose === 'yes' ? '' : 'yes' })}
+          testID="reckon-loose"
+        />
       )}
       <OfGlass shelves={shelves} of={of} onChange={(glass) => set({ glass })} />
       <Outcome
@@ -125,12 +132,12 @@ export function FillSheet({ typed, set, shelves, where, onPut }: SheetProps) {
           />
         )}
       </Outcome>
-      <Fold title="How hot, and last time" about="does a heap run level; a rim that stayed back" testID="reckon-further">
+      <Fold title={FILL_SHEET.howHotLast} about={FILL_SHEET.doesHeapRun} testID="reckon-further">
         {() => (
           <>
             {isGrains && (
               <Choice
-                label="It will be as hot as for a"
+                label={FILL_SHEET.willHot}
                 value={heat}
                 options={HEATS.map((one) => ({ value: one, title: HEAT_TITLES[one] }))}
                 onChange={(next) => set({ heat: next })}

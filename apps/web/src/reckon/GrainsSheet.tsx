@@ -20,22 +20,31 @@ import type { SheetProps } from './sheetProps';
 import { type AskedField, FieldRow, NamedChips } from './TypedField';
 import { useNextWork } from './useNextWork';
 import { useReckoned } from './useReckoned';
+import { GRAINS_SHEET } from './words';
+import { WORDS } from '@/ui/said';
 
 const GRAIN_TITLES: Record<GrainName, string> = { powder: 'powder', fine: 'fine', medium: 'medium', coarse: 'coarse' };
-const HEAT_TITLES: Record<GrainHeat, string> = { own: 'its firing', lace: 'lace', wafer: 'wafer', tack: 'tack fuse', fullFuse: 'full fuse', cold: 'not fired' };
+const HEAT_TITLES: Record<GrainHeat, string> = {
+  own: GRAINS_SHEET.itsFiring,
+  lace: 'lace',
+  wafer: 'wafer',
+  tack: GRAINS_SHEET.tackFuse,
+  fullFuse: GRAINS_SHEET.fullFuse,
+  cold: GRAINS_SHEET.notFired,
+};
 const WET_TITLES = { dry: 'dry', damp: 'damp', wet: 'wet', flooded: 'flooded' } as const;
 
 /** As a person would write them, in the studio's units. */
 const amountOf = (units: Units): readonly AskedField[] => [
-  { field: 'grains', label: 'grains, in all or on an area', hint: `${text(formatMass(0.13, units.mass))} or ${text(formatStrewn(2.8, units))}`, wide: true },
+  { field: 'grains', label: GRAINS_SHEET.grainsAllArea, hint: GRAINS_SHEET.or(text(formatMass(0.13, units.mass)), text(formatStrewn(2.8, units))), wide: true },
 ];
 const FURTHER: readonly AskedField[] = [
-  { field: 'hole', label: 'a hole in it', hint: 'or 2 sides with ×' },
-  { field: 'holes', label: 'how many', hint: 'empty: one' },
-  { field: 'open', label: 'stencil open, %', hint: 'empty: no stencil' },
-  { field: 'coats', label: 'coats', hint: 'empty: one' },
-  { field: 'grain', label: 'grain', hint: 'empty: as chosen' },
-  { field: 'film', label: 'film wanted', hint: 'in place of the mass' },
+  { field: 'hole', label: GRAINS_SHEET.aHoleIn, hint: GRAINS_SHEET.orSidesWith },
+  { field: 'holes', label: WORDS.howMany, hint: GRAINS_SHEET.emptyOne },
+  { field: 'open', label: GRAINS_SHEET.stencilOpen, hint: GRAINS_SHEET.emptyNoStencil },
+  { field: 'coats', label: 'coats', hint: GRAINS_SHEET.emptyOne },
+  { field: 'grain', label: 'grain', hint: GRAINS_SHEET.emptyAsChosen },
+  { field: 'film', label: GRAINS_SHEET.filmWanted, hint: GRAINS_SHEET.placeMass },
 ];
 
 /** Powder below it, frit from it on. */
@@ -47,7 +56,7 @@ type Strewn = Pick<Answered<'grains'>, 'mass_kg' | 'area_m2' | 'perArea_kg_m2'>;
 function putsGrains({ glass, name }: ReckonedOf, { outline, grain_m }: StrewnAsked, { mass_kg, area_m2, perArea_kg_m2 }: Strewn, units: Units): Puts | null {
   if (!glass) return null;
   return {
-    words: () => `Lays ${text(formatMass(mass_kg, units.mass))} of ${name}, ${text(formatStrewn(perArea_kg_m2, units))}.`,
+    words: () => GRAINS_SHEET.laysOf(text(formatMass(mass_kg, units.mass)), name, text(formatStrewn(perArea_kg_m2, units))),
     replaces: false,
     lays: true,
     into(doc, { newId, into }) {
@@ -61,7 +70,7 @@ function putsGrains({ glass, name }: ReckonedOf, { outline, grain_m }: StrewnAsk
         into,
       });
     },
-    begins: { name: `Sprinkled, ${footprintWords(outline, units.length)}`, footprint: outline, dammed: false },
+    begins: { name: GRAINS_SHEET.sprinkled(footprintWords(outline, units.length)), footprint: outline, dammed: false },
   };
 }
 
@@ -83,16 +92,16 @@ export function GrainsSheet({ typed, set, shelves, where, onPut }: SheetProps) {
       <HollowFields sheet={sheet} asks="outline" where={where} />
       <FieldRow sheet={sheet} fields={amountOf(units)} />
       <NamedChips<GrainName>
-        label="grain"
+        label={GRAINS_SHEET.grain}
         value={grainIn(typed)}
         options={GRAIN_NAMES.map((one) => ({ value: one, title: GRAIN_TITLES[one] }))}
         onPick={(size) => set({ size })}
         testID="reckon-size"
       />
       <NamedChips<GrainHeat>
-        label="fired as"
+        label={GRAINS_SHEET.firedAs}
         value={heat}
-        options={heats.map((one) => ({ value: one, title: one === 'own' && next ? `its ${next.name}` : HEAT_TITLES[one] }))}
+        options={heats.map((one) => ({ value: one, title: one === 'own' && next ? GRAINS_SHEET.its(next.name) : HEAT_TITLES[one] }))}
         onPick={(one) => set({ heat: one })}
         testID="reckon-heat"
       />
@@ -115,12 +124,12 @@ export function GrainsSheet({ typed, set, shelves, where, onPut }: SheetProps) {
           </View>
         )}
       </Outcome>
-      <Fold title="Holes, stencil, coats, grain" about="what stays free, several coats, powder that cracks" testID="reckon-further">
+      <Fold title={GRAINS_SHEET.holesStencilCoats} about={GRAINS_SHEET.whatStaysFree} testID="reckon-further">
         {() => (
           <>
             <FieldRow sheet={sheet} fields={FURTHER} />
             <NamedChips
-              label="on paper it lay"
+              label={GRAINS_SHEET.paperLay}
               value={wet}
               options={WETNESSES.map((one) => ({ value: one, title: WET_TITLES[one] }))}
               onPick={(wetness) => set({ wetness })}

@@ -6,6 +6,7 @@ import { useTheme } from '@/theme/ThemeContext';
 import { fonts } from '@/theme/theme';
 import { MeasuredWidth } from '@/ui/MeasuredWidth';
 import { type Filled, hollowSection } from './hollowSection';
+import { HOLLOW_DRAWING } from './words';
 
 const HEIGHT = 126;
 const BAR_HEIGHT = 24;
@@ -18,9 +19,9 @@ export function HollowDrawing({ filled, colour, unit }: { filled: Filled; colour
         {(width) => {
           const drawn = hollowSection(filled, { width, height: HEIGHT }, unit);
           const words = [
-            'The hollow cut through, to scale',
-            ...(filled.level_m === null ? [] : [`filled ${text(formatLength(filled.level_m, unit))} deep`]),
-            ...(drawn.bricks.length > 0 ? ['with billets as they lie cold'] : []),
+            HOLLOW_DRAWING.hollowCutThrough,
+            ...(filled.level_m === null ? [] : [HOLLOW_DRAWING.filledDeep(text(formatLength(filled.level_m, unit)))]),
+            ...(drawn.bricks.length > 0 ? [HOLLOW_DRAWING.billetsTheyLie] : []),
           ].join(', ');
           return (
             <Svg width={width} height={HEIGHT + BAR_HEIGHT} role="img" aria-label={words}>

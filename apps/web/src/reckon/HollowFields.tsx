@@ -11,6 +11,7 @@ import { HOLLOWS, HOLLOW_TITLES, type HollowForm, OUTLINES, formIn, sizesOf, spr
 import { type AskedField, FieldRow, type Sheet } from './TypedField';
 import type { Typed } from './typed';
 import type { Where } from './useWhere';
+import { HOLLOW_FIELDS } from './words';
 
 const titled = (forms: readonly HollowForm[]) => forms.map((value) => ({ value, title: HOLLOW_TITLES[value] }));
 const OPTIONS = { hollow: titled(HOLLOWS), outline: titled(OUTLINES) };
@@ -40,7 +41,7 @@ export function HollowFields({ sheet, of = '', asks = 'hollow', more = [], shelv
   return (
     <View style={{ gap: space.small }}>
       <Chips<HollowForm>
-        label="Form"
+        label={HOLLOW_FIELDS.form}
         value={form}
         options={OPTIONS[asks]}
         onChange={(next) => next && set({ [`${of}form`]: next })}
@@ -60,7 +61,7 @@ export function HollowFields({ sheet, of = '', asks = 'hollow', more = [], shelv
       {where && (
         <Action
           kind="plain"
-          title={`Sizes of ${where.piece.name}`}
+          title={HOLLOW_FIELDS.sizesOf(where.piece.name)}
           testID={`reckon-${of}sizes`}
           onPress={() => set(typedOutline(where.piece.doc.footprint, of, units))}
         />
@@ -76,14 +77,14 @@ function FromShelf({ shelves, of, onTake }: { shelves: Shelves; of: string; onTa
   if (offered.length === 0) return null;
   return (
     <View style={{ marginHorizontal: -space.large }}>
-      <Fold title="From the shelf" about="a dam or mould with its sizes and its liner" testID={`reckon-${of}shelf`}>
+      <Fold title={HOLLOW_FIELDS.fromTheShelf} about={HOLLOW_FIELDS.damMouldSizes} testID={`reckon-${of}shelf`}>
         {() => (
           <FormChoice
-            label="Mould or dam"
+            label={HOLLOW_FIELDS.mouldOrDam}
             chosen={null}
             forms={offered}
             testID="reckon-mould"
-            none={{ title: 'As typed', note: 'below' }}
+            none={{ title: HOLLOW_FIELDS.asTyped, note: 'below' }}
             onChange={(id) => {
               const form = offered.find((one) => one.id === id);
               const taken = form && typedOfForm(form, of, units);

@@ -23,26 +23,28 @@ import type { SheetProps } from './sheetProps';
 import { type AskedField, FieldRow, type Sheet } from './TypedField';
 import { useReckoned } from './useReckoned';
 import type { Where } from './useWhere';
+import { HOW_MUCH_SHEET } from './words';
+import { WORDS } from '@/ui/said';
 
-const WAY_TITLES = { size: 'by size', water: 'by water', model: 'by a model' } as const;
+const WAY_TITLES = { size: HOW_MUCH_SHEET.bySize, water: HOW_MUCH_SHEET.byWater, model: HOW_MUCH_SHEET.byAModel } as const;
 
 const MORE_OF: Record<(typeof WAYS)[number], (at: string, units: Units) => AskedField[]> = {
-  size: (at) => [{ field: `${at}to`, label: 'filled to', hint: 'empty: the rim' }],
+  size: (at) => [{ field: `${at}to`, label: HOW_MUCH_SHEET.filledTo, hint: HOW_MUCH_SHEET.emptyTheRim }],
   water: (at, { mass }) => [
-    { field: `${at}poured`, label: 'water in it', hint: mass === 'oz' ? 'as 22 oz or 20 fl oz' : 'as 640 g or 640 ml' },
-    { field: `${at}drunk`, label: 'mould drank', hint: 'empty: none' },
+    { field: `${at}poured`, label: HOW_MUCH_SHEET.waterInIt, hint: mass === 'oz' ? HOW_MUCH_SHEET.ozFlOz : HOW_MUCH_SHEET.gMl },
+    { field: `${at}drunk`, label: HOW_MUCH_SHEET.mouldDrank, hint: HOW_MUCH_SHEET.emptyNone },
   ],
   model: (at, units) => [
-    { field: `${at}model`, label: 'it weighs' },
-    { field: `${at}density`, label: 'its density', hint: `empty: wax, ${text(formatDensity(WAX_kg_m3, units))}` },
+    { field: `${at}model`, label: HOW_MUCH_SHEET.itWeighs },
+    { field: `${at}density`, label: HOW_MUCH_SHEET.itsDensity, hint: HOW_MUCH_SHEET.emptyWax(text(formatDensity(WAX_kg_m3, units))) },
   ],
 };
 
 const furtherOf = ({ length }: Units): readonly AskedField[] => [
-  { field: 'have', label: 'glass that there is', hint: 'how deep it gets', wide: true },
-  { field: 'stays', label: 'stays in pot, on grid, at rim', hint: 'weighed on top of it', wide: true },
-  { field: 'strip', label: 'strips as thick as', hint: 'for a stack in a trough', wide: true },
-  { field: 'ends', label: 'shorter at each end by', hint: `empty: ${suggestedWords(ENDS_M, length)}`, wide: true },
+  { field: 'have', label: HOW_MUCH_SHEET.glassThatThere, hint: HOW_MUCH_SHEET.howDeepGets, wide: true },
+  { field: 'stays', label: HOW_MUCH_SHEET.staysPotGrid, hint: HOW_MUCH_SHEET.weighedTop, wide: true },
+  { field: 'strip', label: HOW_MUCH_SHEET.stripsThick, hint: HOW_MUCH_SHEET.stackTrough, wide: true },
+  { field: 'ends', label: HOW_MUCH_SHEET.shorterEachEnd, hint: HOW_MUCH_SHEET.empty(suggestedWords(ENDS_M, length)), wide: true },
 ];
 
 function CavityFields({ sheet, index, of, shelves, where }: { sheet: Sheet; index: number; of: number; shelves: Shelves; where: Where | null }) {
@@ -51,18 +53,18 @@ function CavityFields({ sheet, index, of, shelves, where }: { sheet: Sheet; inde
   const by = WAYS.find((way) => way === sheet.typed[`${at}by`]) ?? WAYS[0];
   return (
     <View style={{ gap: space.small }}>
-      {of > 1 && <Words bold>{`Cavity ${index + 1}`}</Words>}
+      {of > 1 && <Words bold>{HOW_MUCH_SHEET.cavity(index + 1)}</Words>}
       <Choice
-        label="How the cavity is measured"
+        label={HOW_MUCH_SHEET.howCavityMeasured}
         value={by}
         options={WAYS.map((value) => ({ value, title: WAY_TITLES[value] }))}
         onChange={(next) => sheet.set({ [`${at}by`]: next })}
         testID={`reckon-${at}by`}
       />
       {by === 'size' && (
-        <HollowFields sheet={sheet} of={at} more={[{ field: `${at}liner`, label: 'liner', hint: 'empty: none' }]} shelves={shelves} where={where} />
+        <HollowFields sheet={sheet} of={at} more={[{ field: `${at}liner`, label: 'liner', hint: HOW_MUCH_SHEET.emptyNone }]} shelves={shelves} where={where} />
       )}
-      <FieldRow sheet={sheet} fields={[...MORE_OF[by](at, units), { field: `${at}count`, label: 'how many', hint: 'empty: one' }]} />
+      <FieldRow sheet={sheet} fields={[...MORE_OF[by](at, units), { field: `${at}count`, label: WORDS.howMany, hint: HOW_MUCH_SHEET.emptyOne }]} />
     </View>
   );
 }
@@ -104,9 +106,15 @@ export function HowMuchSheet({ typed, set, shelves, where, onPut }: SheetProps) 
       ))}
       <View style={{ flexDirection: 'row', flexWrap: 'wrap' }}>
         {count < CAVITIES_AT_MOST && (
-          <Action kind="plain" title="+ Cavity" label="+ Cavity, another one" testID="reckon-more" onPress={() => set({ cavities: String(count + 1) })} />
+          <Action
+            kind="plain"
+            title="+ Cavity"
+            label={HOW_MUCH_SHEET.cavityAnotherOne}
+            testID="reckon-more"
+            onPress={() => set({ cavities: String(count + 1) })}
+          />
         )}
-        {count > 1 && <Action kind="plain" title="Last one away" testID="reckon-fewer" onPress={() => set({ cavities: String(count - 1) })} />}
+        {count > 1 && <Action kind="plain" title={HOW_MUCH_SHEET.lastOneAway} testID="reckon-fewer" onPress={() => set({ cavities: String(count - 1) })} />}
       </View>
       <OfGlass shelves={shelves} of={of} onChange={(glass) => set({ glass })} />
       <Outcome
@@ -122,7 +130,7 @@ export function HowMuchSheet({ typed, set, shelves, where, onPut }: SheetProps) 
       >
         {drawn && <HollowDrawing filled={{ ...drawn, brick: stock.billet }} colour={of.colour} unit={units.length} />}
       </Outcome>
-      <Fold title="What there is, what stays, a stack" about="how far an amount goes; pot, grid or rim; strips for a trough" testID="reckon-further">
+      <Fold title={HOW_MUCH_SHEET.whatWhatStays} about={HOW_MUCH_SHEET.howFarAmount} testID="reckon-further">
         {() => <FieldRow sheet={sheet} fields={furtherOf(units)} />}
       </Fold>
     </View>

@@ -8,6 +8,7 @@ import { Words } from '@/ui/Words';
 import { dayAndClock } from '@/ui/clock';
 import { useNow } from '@/ui/useNow';
 import { SHEETS } from './sheets';
+import { KEPT_RECKONINGS } from './words';
 
 export function KeptReckonings({ onTake }: { onTake(reckoning: Reckoning): void }) {
   // A newer version may have kept some of a sheet that this one does not have.
@@ -17,7 +18,7 @@ export function KeptReckonings({ onTake }: { onTake(reckoning: Reckoning): void 
   return (
     <View style={{ paddingTop: space.large }} testID="reckon-kept">
       <Words bold role="heading" aria-level={3}>
-        Kept
+        {KEPT_RECKONINGS.kept}
       </Words>
       {kept.map((one) => (
         <KitListItem

@@ -22,13 +22,15 @@ import type { SheetProps } from './sheetProps';
 import type { Typed } from './typed';
 import { type AskedField, FieldRow, NamedChips, type Sheet } from './TypedField';
 import { useReckoned } from './useReckoned';
+import { MIX_SHEET } from './words';
+import { WORDS } from '@/ui/said';
 
 const MIX_TITLES = { shares: 'shares', coats: 'coats', plaster: 'plaster', crush: 'scrap' } as const;
-const OF_TITLES = { whole: 'the whole', glass: 'the glass', solution: 'a solution' } as const;
+const OF_TITLES = { whole: MIX_SHEET.theWhole, glass: MIX_SHEET.theGlass, solution: MIX_SHEET.aSolution } as const;
 
 const stepField = (units: Units): AskedField => ({
-  ...{ field: 'step', label: 'scale step' },
-  hint: `empty: ${Number(massIn(usualStep(units), units.mass).toPrecision(3))} ${units.mass}`,
+  ...{ field: 'step', label: MIX_SHEET.scaleStep },
+  hint: MIX_SHEET.emptyUsual(`${Number(massIn(usualStep(units), units.mass).toPrecision(3))} ${units.mass}`),
 });
 
 function SharesFields({ sheet }: { sheet: Sheet }) {
@@ -42,7 +44,7 @@ function SharesFields({ sheet }: { sheet: Sheet }) {
           key={i}
           sheet={sheet}
           fields={[
-            { field: `p${i}.name`, label: 'part', hint: 'a glass of the shelf by its name', wide: true },
+            { field: `p${i}.name`, label: 'part', hint: MIX_SHEET.glassShelfName, wide: true },
             { field: `p${i}.share`, label: 'share' },
           ]}
         />
@@ -56,11 +58,11 @@ function SharesFields({ sheet }: { sheet: Sheet }) {
               fields={[
                 { field: `a${i}.name`, label: 'additive', wide: true },
                 { field: `a${i}.percent`, label: '%' },
-                ...(of === 'solution' ? [{ field: `a${i}.liquid`, label: 'liquid, % of glass' }] : []),
+                ...(of === 'solution' ? [{ field: `a${i}.liquid`, label: MIX_SHEET.liquidOfGlass }] : []),
               ]}
             />
             <NamedChips
-              label="per cent of"
+              label={MIX_SHEET.perCentOf}
               value={of}
               options={SHARES_OF.map((one) => ({ value: one, title: OF_TITLES[one] }))}
               onPick={(next) => set({ [`a${i}.of`]: next })}
@@ -71,13 +73,13 @@ function SharesFields({ sheet }: { sheet: Sheet }) {
       })}
       <View style={{ flexDirection: 'row', flexWrap: 'wrap' }}>
         {canAdd(parts) && <Action kind="plain" title="+ Part" testID="reckon-more" onPress={() => set({ parts: String(parts + 1) })} />}
-        {parts > 1 && <Action kind="plain" title="Last part away" testID="reckon-fewer" onPress={() => set({ parts: String(parts - 1) })} />}
+        {parts > 1 && <Action kind="plain" title={MIX_SHEET.lastPartAway} testID="reckon-fewer" onPress={() => set({ parts: String(parts - 1) })} />}
         {canAdd(additives) && <Action kind="plain" title="+ Additive" testID="reckon-additive" onPress={() => set({ additives: String(additives + 1) })} />}
         {additives > 0 && (
-          <Action kind="plain" title="Last additive away" testID="reckon-no-additive" onPress={() => set({ additives: String(additives - 1) })} />
+          <Action kind="plain" title={MIX_SHEET.lastAdditiveAway} testID="reckon-no-additive" onPress={() => set({ additives: String(additives - 1) })} />
         )}
       </View>
-      <FieldRow sheet={sheet} fields={[{ field: 'total', label: 'in all' }, stepField(units)]} />
+      <FieldRow sheet={sheet} fields={[{ field: 'total', label: WORDS.inAll }, stepField(units)]} />
     </View>
   );
 }
@@ -88,10 +90,13 @@ function CrushFields({ sheet }: { sheet: Sheet }) {
   return (
     <View style={{ gap: space.small }}>
       <FieldRow sheet={sheet} fields={GRADES.map((name) => ({ field: `yield-${name}`, label: `${name}, %` }))} />
-      <FieldRow sheet={sheet} fields={[{ field: 'scrap', label: 'scrap' }, { field: 'wanted', label: 'or wanted', hint: 'of one grade' }, stepField(units)]} />
+      <FieldRow
+        sheet={sheet}
+        fields={[{ field: 'scrap', label: 'scrap' }, { field: 'wanted', label: MIX_SHEET.orWanted, hint: MIX_SHEET.ofOneGrade }, stepField(units)]}
+      />
       {(typed.wanted ?? '') !== '' && (
         <NamedChips
-          label="of"
+          label={MIX_SHEET.of}
           value={GRADES.find((one) => one === typed.grade) ?? GRADES[0]}
           options={GRADES.map((one) => ({ value: one, title: one }))}
           onPick={(grade) => set({ grade })}
@@ -127,7 +132,10 @@ function putsMix({ glass }: ReckonedOf, typed: Typed, asked: MixAsked, { weighed
   if (all_kg === 0) return null;
   return {
     words: () =>
-      `Lays ${text(formatMass(all_kg, units.mass))} of grains: ${named.map(({ of, weighed_kg }) => `${of.name} ${Math.round((weighed_kg / all_kg) * 100)} %`).join(', ')}.`,
+      MIX_SHEET.laysOfGrains(
+        text(formatMass(all_kg, units.mass)),
+        named.map(({ of, weighed_kg }) => `${of.name} ${Math.round((weighed_kg / all_kg) * 100)} %`).join(', '),
+      ),
     replaces: true,
     lays: true,
     into: (doc, { newId, into }) =>
@@ -159,7 +167,7 @@ export function MixSheet({ typed: written, set, shelves, where, onPut }: SheetPr
   return (
     <View style={{ gap: space.small }}>
       <Choice
-        label="What is mixed"
+        label={MIX_SHEET.whatIsMixed}
         value={kind}
         options={MIXES.map((value) => ({ value, title: MIX_TITLES[value] }))}
         onChange={(mix) => set({ mix })}
@@ -173,15 +181,15 @@ export function MixSheet({ typed: written, set, shelves, where, onPut }: SheetPr
           <FieldRow
             sheet={sheet}
             fields={[
-              { field: 'coats', label: 'coats', hint: `empty: ${USUAL.coats}` },
-              { field: 'coat', label: 'each takes', hint: `empty: ${coatText(units)}` },
-              { field: 'water', label: 'water to 1', hint: `empty: ${USUAL.water}` },
+              { field: 'coats', label: 'coats', hint: MIX_SHEET.emptyUsual(USUAL.coats) },
+              { field: 'coat', label: MIX_SHEET.eachTakes, hint: MIX_SHEET.emptyUsual(coatText(units)) },
+              { field: 'water', label: MIX_SHEET.waterTo, hint: MIX_SHEET.emptyUsual(USUAL.water) },
               stepField(units),
             ]}
           />
           <Tick
             on={typed.byMass === 'yes'}
-            title="water to powder by mass, not by volume"
+            title={MIX_SHEET.waterPowderMass}
             onPress={() => set({ byMass: typed.byMass === 'yes' ? '' : 'yes' })}
             testID="reckon-by-mass"
           />
@@ -189,8 +197,12 @@ export function MixSheet({ typed: written, set, shelves, where, onPut }: SheetPr
       )}
       {kind === 'plaster' && (
         <>
-          <HollowFields sheet={sheet} where={where} more={[{ field: 'wall', label: 'wall', hint: `empty: ${suggestedWords(USUAL.wall_m, units.length)}` }]} />
-          <FieldRow sheet={sheet} fields={[{ field: 'ratio', label: 'plaster : silica : water', hint: 'empty: 1 : 1 : 1', wide: true }, stepField(units)]} />
+          <HollowFields
+            sheet={sheet}
+            where={where}
+            more={[{ field: 'wall', label: 'wall', hint: MIX_SHEET.emptyUsual(suggestedWords(USUAL.wall_m, units.length)) }]}
+          />
+          <FieldRow sheet={sheet} fields={[{ field: 'ratio', label: MIX_SHEET.plasterSilicaWater, hint: 'empty: 1 : 1 : 1', wide: true }, stepField(units)]} />
         </>
       )}
       {kind === 'shares' && <OfGlass shelves={shelves} of={of} onChange={(glass) => set({ glass })} />}

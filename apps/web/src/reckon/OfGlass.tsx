@@ -10,6 +10,8 @@ import { Option } from '@/ui/Option';
 import { Swatch } from '@/ui/Swatch';
 import { Words } from '@/ui/Words';
 import type { ReckonedOf } from './glassOf';
+import { OF_GLASS } from './words';
+import { WORDS } from '@/ui/said';
 
 export interface OfGlassProps {
   shelves: Shelves;
@@ -34,12 +36,12 @@ export function OfGlass({ shelves, of, onChange, part, id: which = 'glass' }: Of
       <View style={{ flexDirection: 'row', alignItems: 'center', gap: space.small }}>
         <Swatch colour={of.colour} />
         <View style={{ flex: 1 }}>
-          <Words>{part ? `${part} of ${of.name}` : `of ${of.name}, ${text(formatDensity(of.constants.density_kg_m3, units))}`}</Words>
+          <Words>{part ? OF_GLASS.of(part, of.name) : OF_GLASS.ofWithDensity(of.name, text(formatDensity(of.constants.density_kg_m3, units)))}</Words>
         </View>
         <Action
           kind="plain"
-          title={open ? 'Close' : 'Another'}
-          label={`${open ? 'Close the glasses' : 'Another glass'}${part ? `, ${part}` : ''}`}
+          title={open ? WORDS.close : OF_GLASS.another}
+          label={`${open ? OF_GLASS.closeTheGlasses : OF_GLASS.anotherGlass}${part ? `, ${part}` : ''}`}
           testID={`reckon-${which}`}
           onPress={() => setOpen(!open)}
         />
@@ -47,7 +49,7 @@ export function OfGlass({ shelves, of, onChange, part, id: which = 'glass' }: Of
       {open && (
         <View
           role="radiogroup"
-          aria-label={part ? `Glass, ${part}` : 'Glass'}
+          aria-label={part ? OF_GLASS.glass(part) : WORDS.glass}
           style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small, paddingBottom: space.small }}
         >
           {offered.map(({ id, name, colour, note }) => (

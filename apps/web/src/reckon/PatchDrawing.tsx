@@ -6,6 +6,7 @@ import Svg, { Circle, Line, Rect, Text as SvgText } from 'react-native-svg';
 import { useTheme } from '@/theme/ThemeContext';
 import { fonts } from '@/theme/theme';
 import { barFor } from './hollowSection';
+import { PATCH_DRAWING } from './words';
 
 const HEIGHT = 120;
 const BAR_HEIGHT = 24;
@@ -26,7 +27,7 @@ export function PatchDrawing({ look, colour, width, unit }: { look: StrewnLook; 
   const px = width / width_m;
   const bar = barFor(px, width, unit);
   return (
-    <Svg width={width} height={HEIGHT + BAR_HEIGHT} role="img" aria-label={`A patch from above, to scale: ${lookWords(look, { ...METRIC, length: unit })}`}>
+    <Svg width={width} height={HEIGHT + BAR_HEIGHT} role="img" aria-label={PATCH_DRAWING.patchAboveScale(lookWords(look, { ...METRIC, length: unit }))}>
       <Rect x={0} y={0} width={width} height={HEIGHT} fill={look.as === 'level' ? colour : colours.shelf} />
       {drops.map(({ x_m, y_m, across_m }, i) => (
         <Circle key={i} cx={x_m * px} cy={y_m * px} r={(across_m / 2) * px} fill={colour} />

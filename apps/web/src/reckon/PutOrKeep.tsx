@@ -19,6 +19,8 @@ import { Tick } from '@/ui/Tick';
 import { Words } from '@/ui/Words';
 import { type Typed, withUnits } from './typed';
 import type { Where } from './useWhere';
+import { PUT_OR_KEEP } from './words';
+import { WORDS } from '@/ui/said';
 
 /** How an answer goes into a piece. */
 export interface Puts {
@@ -51,8 +53,8 @@ export interface PutOrKeepProps {
 const REST_MS = 400;
 
 function placeWords({ laid, names }: Where, instead: boolean): string {
-  if (laid === 0) return 'No layer is there yet.';
-  return instead ? `Takes away what is laid there: ${names.join(', ')}.` : `What is laid there stays under it: ${names.join(', ')}.`;
+  if (laid === 0) return PUT_OR_KEEP.noLayerYet;
+  return instead ? PUT_OR_KEEP.takesAwayWhat(names.join(', ')) : PUT_OR_KEEP.whatLaidStays(names.join(', '));
 }
 
 export function PutOrKeep({ kind, typed, told, stale, puts, where, onPut }: PutOrKeepProps) {
@@ -90,12 +92,7 @@ export function PutOrKeep({ kind, typed, told, stale, puts, where, onPut }: PutO
     <View style={{ gap: space.small, paddingTop: space.small }}>
       {problem !== null && <Notice tone="warn">{problem}</Notice>}
       {puts && where && puts.replaces && where.laid > 0 && (
-        <Tick
-          on={instead}
-          title={`in place of what is laid there (${where.laid === 1 ? 'one layer' : `${where.laid} layers`})`}
-          onPress={() => setInstead(!instead)}
-          testID="reckon-instead"
-        />
+        <Tick on={instead} title={PUT_OR_KEEP.placeWhatLaid(where.laid)} onPress={() => setInstead(!instead)} testID="reckon-instead" />
       )}
       {puts && (
         <Words size="label" tone="muted" testID="reckon-puts">
@@ -105,16 +102,16 @@ export function PutOrKeep({ kind, typed, told, stale, puts, where, onPut }: PutO
       <View style={{ flexDirection: 'row', gap: space.small }}>
         <View style={{ flex: 1 }}>
           {puts && where ? (
-            <Action title={`Put into ${where.piece.name}`} disabled={stale} testID="reckon-put" onPress={() => putInto(where, puts)} />
+            <Action title={PUT_OR_KEEP.putInto(where.piece.name)} disabled={stale} testID="reckon-put" onPress={() => putInto(where, puts)} />
           ) : (
             puts?.begins && (
-              <Action title="Begin a piece with it" disabled={stale} testID="reckon-begin" onPress={() => puts.begins && begin(puts, puts.begins)} />
+              <Action title={PUT_OR_KEEP.beginPiece} disabled={stale} testID="reckon-begin" onPress={() => puts.begins && begin(puts, puts.begins)} />
             )
           )}
         </View>
         <Action
           kind="second"
-          title={kept === told ? 'Kept' : 'Keep'}
+          title={kept === told ? PUT_OR_KEEP.kept : WORDS.keep}
           disabled={stale || kept === told}
           testID="reckon-keep"
           onPress={() => {

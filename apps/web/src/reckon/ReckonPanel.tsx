@@ -16,6 +16,8 @@ import { KeptReckonings } from './KeptReckonings';
 import { SHEETS } from './sheets';
 import { openSheet, typeInto, useReckonState } from './state';
 import { useWhere } from './useWhere';
+import { RECKON_PANEL } from './words';
+import { WORDS } from '@/ui/said';
 
 const WIDE_PX = 440;
 /** So much of the page stays in sight above it. */
@@ -50,7 +52,7 @@ export function ReckonPanel() {
         ref={inside}
         tabIndex={-1}
         role={'dialog' as never}
-        aria-label="Reckon"
+        aria-label={RECKON_PANEL.reckon}
         testID="reckon"
         style={[
           { position: 'absolute', right: 0, bottom: 0, backgroundColor: colours.surface, borderColor: colours.line, zIndex: 6, outlineStyle: 'none' as never },
@@ -59,15 +61,15 @@ export function ReckonPanel() {
       >
         <View style={{ flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between', paddingHorizontal: space.large, paddingTop: space.small }}>
           <Words size="heading" bold role="heading" aria-level={2}>
-            Reckon
+            {RECKON_PANEL.reckon}
           </Words>
-          <Action kind="plain" title="Close" label="Close Reckon" testID="close-reckon" onPress={closeShared} />
+          <Action kind="plain" title={WORDS.close} label={RECKON_PANEL.closeReckon} testID="close-reckon" onPress={closeShared} />
         </View>
         <ScrollView
           horizontal
           showsHorizontalScrollIndicator={false}
           role="tablist"
-          aria-label="What to reckon"
+          aria-label={RECKON_PANEL.whatToReckon}
           style={{ flexGrow: 0, flexShrink: 0 }}
           contentContainerStyle={{ gap: space.small, paddingHorizontal: space.large, paddingVertical: space.small }}
         >

@@ -8,6 +8,7 @@ import { space } from '@/theme/theme';
 import { FigureText } from '@/ui/FigureText';
 import { Notice } from '@/ui/Notice';
 import { Words } from '@/ui/Words';
+import { TOLD_ANSWER } from './words';
 
 /** Two sizes stand in one line. */
 const [NARROW, WIDE] = [120, 220];
@@ -37,7 +38,7 @@ export function ToldAnswer({ told, stale, children }: { told: ToldQuantity; stal
         ))}
       </View>
       {told.rows && (
-        <View role="table" aria-label="What to take" testID="reckon-rows">
+        <View role="table" aria-label={TOLD_ANSWER.whatToTake} testID="reckon-rows">
           {told.rows.map(({ name, value, note }, i) => (
             <View
               key={i}
@@ -92,10 +93,10 @@ export function ToldAnswer({ told, stale, children }: { told: ToldQuantity; stal
 /** Nothing yet: what is to be told. */
 export function StillMissing({ missing }: { missing: readonly string[] }) {
   if (missing.length === 0) return null;
-  const names = missing.length === 1 ? missing[0] : `${missing.slice(0, -1).join(', ')} and ${missing[missing.length - 1]}`;
+  const names = missing.length === 1 ? missing[0] : TOLD_ANSWER.and(missing.slice(0, -1).join(', '), missing[missing.length - 1]);
   return (
     <Words tone="muted" testID="reckon-missing">
-      {`Still to tell: ${names}.`}
+      {TOLD_ANSWER.stillToTell(names)}
     </Words>
   );
 }

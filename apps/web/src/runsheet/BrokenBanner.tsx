@@ -9,6 +9,7 @@ import { scaled, space } from '@/theme/theme';
 import { WarningSign } from '@/ui/Notice';
 import { Words } from '@/ui/Words';
 import type { Live } from './live';
+import { BROKEN_BANNER } from './words';
 
 /** Broken limits, the worst first. */
 export const worstFirst = ({ readings }: Evaluation): Reading[] => brokenOf(readings).sort((a, b) => marginOf(a) - marginOf(b));
@@ -33,10 +34,12 @@ export function BrokenBanner({ segments, evaluation, live, calm, standing }: Bro
   const units = useUnits();
   const wordsOf = (of: Evaluation): string => {
     const [first, ...others] = worstFirst(of);
-    return first ? `${ROLE_NAMES[segments[first.segment].role]}: ${readingPhrase(first, units)}${others.length > 0 ? `, and ${others.length} more` : ''}` : '';
+    return first
+      ? `${ROLE_NAMES[segments[first.segment].role]}: ${readingPhrase(first, units)}${others.length > 0 ? BROKEN_BANNER.othersToo(others.length) : ''}`
+      : '';
   };
   const broken = useSyncExternalStore(live.subscribe, () => wordsOf(live.now()?.evaluation ?? evaluation));
-  const warned = standing.length > 0 ? `${standing[0]}${standing.length > 1 ? ` And ${standing.length - 1} more.` : ''}` : '';
+  const warned = standing.length > 0 ? `${standing[0]}${standing.length > 1 ? BROKEN_BANNER.andMoreSentence(standing.length - 1) : ''}` : '';
   const first = broken !== '' || warned !== '';
   return (
     <View

@@ -6,6 +6,7 @@ import { View } from 'react-native';
 import { useUnits } from '@/data/FormUnits';
 import { SideBySide } from '@/ui/SideBySide';
 import { Words } from '@/ui/Words';
+import { COMPARED_PANEL } from './words';
 
 export interface ComparedPanelProps {
   computed: Schedule;
@@ -20,7 +21,7 @@ export function ComparedPanel({ computed, schedule, segments, evaluation }: Comp
   return (
     <View>
       {lines.length === 0 ? (
-        <Words>Nothing differs: it is as calculated.</Words>
+        <Words>{COMPARED_PANEL.nothingDiffersCalculated}</Words>
       ) : (
         lines.map((line) => (
           <Words key={line} testID="difference">
@@ -29,7 +30,7 @@ export function ComparedPanel({ computed, schedule, segments, evaluation }: Comp
         ))
       )}
       <SideBySide
-        heads={['as calculated', 'in hand']}
+        heads={[COMPARED_PANEL.asCalculated, COMPARED_PANEL.inHand]}
         rows={consequences({ firing: computed.snapshot.firing, evaluation: computed.result }, { firing: schedule.snapshot.firing, evaluation }, units)}
         testID="compared-with-computed"
       />

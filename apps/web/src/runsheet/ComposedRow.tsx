@@ -9,6 +9,8 @@ import { useTheme } from '@/theme/ThemeContext';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Words } from '@/ui/Words';
+import { COMPOSED_ROW } from './words';
+import { WORDS } from '@/ui/said';
 
 export interface ComposedRowProps {
   name: string;
@@ -47,18 +49,29 @@ export function ComposedRow({ name, about, firing, taken, unit, working, onTake,
           </Words>
         </View>
         {taken ? (
-          <Words size="label">in use</Words>
+          <Words size="label">{COMPOSED_ROW.inUse}</Words>
         ) : (
-          <Action kind="second" title="Take it" label={`Take it: ${name}`} disabled={working || !value} testID={`take-${id}`} onPress={onTake} />
+          <Action
+            kind="second"
+            title={COMPOSED_ROW.takeIt}
+            label={COMPOSED_ROW.takeIt2(name)}
+            disabled={working || !value}
+            testID={`take-${id}`}
+            onPress={onTake}
+          />
         )}
       </View>
       {problem && <Words tone="warn">{problem.message}</Words>}
       {value && work && (
         <>
           <Words>
-            {`${[`${text(formatTemperature(work.target_C, unit))} for ${text(formatDuration(work.hold_s))}`, ...tells.map(({ what, words }) => words(figure(what)))].join('; ')}.`}
+            {`${[COMPOSED_ROW.for(text(formatTemperature(work.target_C, unit)), text(formatDuration(work.hold_s))), ...tells.map(({ what, words }) => words(figure(what)))].join('; ')}.`}
           </Words>
-          {broken > 0 && <Words tone="warn" bold>{`Breaks ${broken === 1 ? 'a limit' : `${broken} limits`}.`}</Words>}
+          {broken > 0 && (
+            <Words tone="warn" bold>
+              {COMPOSED_ROW.breaks(broken)}
+            </Words>
+          )}
           {value.remarks.map((remark) => (
             <Words key={remark} size="label">
               {remark}
@@ -66,7 +79,7 @@ export function ComposedRow({ name, about, firing, taken, unit, working, onTake,
           ))}
         </>
       )}
-      {!value && !problem && <Words tone="muted">Calculating …</Words>}
+      {!value && !problem && <Words tone="muted">{WORDS.calculating}</Words>}
     </View>
   );
 }

@@ -13,6 +13,7 @@ import { SideBySide } from '@/ui/SideBySide';
 import { Slider } from '@/ui/Slider';
 import { Words } from '@/ui/Words';
 import { hatched } from '@/ui/hatched';
+import { EQUAL_WORK_PANEL } from './words';
 
 export interface EqualWorkPanelProps {
   firing: FiringCase;
@@ -40,20 +41,18 @@ export function EqualWorkPanel({ firing, segments, evaluation, unit, onTake }: E
   return (
     <View style={hatched(colours, stale)}>
       <Slider
-        label="Working temperature"
+        label={EQUAL_WORK_PANEL.workingTemperature}
         value={inUnit(target_C)}
         least={inUnit(work.target_C - REACH_K)}
         most={inUnit(Math.min(work.target_C + REACH_K, firing.kiln.top_C))}
         step={1}
-        shown={`${text(formatTemperature(target_C, unit))}, hold ${shownHold}`}
+        shown={EQUAL_WORK_PANEL.hold(text(formatTemperature(target_C, unit)), shownHold)}
         onChange={(shown) => setMoved(celsiusFrom(shown, unit) - work.target_C)}
         testID="equal-work"
       />
       {value && !value.reached && (
         <Words tone="warn" bold>
-          {value.share > 1
-            ? `The ramps alone do ${Math.round(value.share * 100)} % of the work: no hold is short enough.`
-            : `Even a day does only ${Math.round(value.share * 100)} % of the work.`}
+          {value.share > 1 ? EQUAL_WORK_PANEL.rampsAloneDo(Math.round(value.share * 100)) : EQUAL_WORK_PANEL.evenDayDoes(Math.round(value.share * 100))}
         </Words>
       )}
       {value && (
@@ -65,8 +64,8 @@ export function EqualWorkPanel({ firing, segments, evaluation, unit, onTake }: E
       )}
       <Action
         kind="second"
-        title="Take it"
-        label="Take it: this temperature and hold"
+        title={EQUAL_WORK_PANEL.takeIt}
+        label={EQUAL_WORK_PANEL.takeTemperatureHold}
         disabled={!value || stale || Math.abs(moved) < 0.5}
         testID="take-equal-work"
         onPress={() => {

@@ -17,6 +17,8 @@ import { FigureBlock } from '@/ui/FigureBlock';
 import { MeasuredWidth } from '@/ui/MeasuredWidth';
 import { clockShort } from '@/ui/clock';
 import type { Timeline } from './timeline';
+import { GLASS_IN_TIME } from './words';
+import { WORDS } from '@/ui/said';
 
 export interface GlassInTimeProps {
   firing: FiringCase;
@@ -42,7 +44,7 @@ export function GlassInTime({ firing, layers, evaluation, unit, start, timeline 
   return (
     <View style={{ backgroundColor: colours.surface, borderBottomWidth: 1, borderColor: colours.line }} testID="glass-in-time">
       <View style={{ position: 'absolute', left: 0, top: 0, zIndex: 2 }}>
-        <Action kind="plain" title="Close" label="Close the glass in time" testID="close-in-time" onPress={() => timeline.set(null)} />
+        <Action kind="plain" title={WORDS.close} label={GLASS_IN_TIME.closeGlassTime} testID="close-in-time" onPress={() => timeline.set(null)} />
       </View>
       <MeasuredWidth height={HEIGHT}>
         {(width) => {
@@ -54,7 +56,11 @@ export function GlassInTime({ firing, layers, evaluation, unit, start, timeline 
                 width={width}
                 height={HEIGHT}
                 role="img"
-                aria-label={`${sectionWords(layers, units.length)}; at ${clockShort(start, at_s)} ${far.map(({ label, value, note }) => [label, value.figure, value.unit, note].filter(Boolean).join(' ')).join(', ')}`}
+                aria-label={GLASS_IN_TIME.at(
+                  sectionWords(layers, units.length),
+                  clockShort(start, at_s),
+                  far.map(({ label, value, note }) => [label, value.figure, value.unit, note].filter(Boolean).join(' ')).join(', '),
+                )}
               >
                 <FiredShapes fired={fired} width={width} />
               </Svg>
@@ -63,9 +69,9 @@ export function GlassInTime({ firing, layers, evaluation, unit, start, timeline 
         }}
       </MeasuredWidth>
       <View style={{ flexDirection: 'row', paddingHorizontal: space.large, paddingVertical: space.hair, gap: space.medium }}>
-        <FigureBlock label="at" value={{ figure: clockShort(start, at_s), unit: '' }} testID="time-at" />
-        <FigureBlock label="kiln" value={formatTemperature(at.kiln_C, unit)} testID="time-kiln" />
-        <FigureBlock label="glass" value={formatTemperature(at.glass_C, unit)} testID="time-glass" />
+        <FigureBlock label={GLASS_IN_TIME.atTime} value={{ figure: clockShort(start, at_s), unit: '' }} testID="time-at" />
+        <FigureBlock label={GLASS_IN_TIME.kiln} value={formatTemperature(at.kiln_C, unit)} testID="time-kiln" />
+        <FigureBlock label={GLASS_IN_TIME.glass} value={formatTemperature(at.glass_C, unit)} testID="time-glass" />
         {far.slice(0, 1).map(({ label, value, note }) => (
           <FigureBlock key={label} label={label} value={value} note={note} testID="time-far" />
         ))}
@@ -85,11 +91,11 @@ const percent = (share: number): Figure => ({ figure: String(Math.round(100 * sh
 /** How far it has come, what matters most for such a firing first. */
 function howFar({ down, relief, film, lain, edges }: GlassAt, length: Parameters<typeof formatLength>[1]): HowFar[] {
   const all: (HowFar | null)[] = [
-    down && { label: 'down', value: formatLength(down.by_m, length), note: `of ${formatLength(down.of_m, length).figure}` },
-    relief === null ? null : { label: 'relief standing', value: percent(relief) },
-    film === null ? null : { label: 'grains run together', value: percent(film) },
-    lain === null ? null : { label: 'sheets lain down', value: percent(lain) },
-    { label: 'edges rounded', value: percent(edges) },
+    down && { label: 'down', value: formatLength(down.by_m, length), note: GLASS_IN_TIME.of(formatLength(down.of_m, length).figure) },
+    relief === null ? null : { label: GLASS_IN_TIME.reliefStanding, value: percent(relief) },
+    film === null ? null : { label: GLASS_IN_TIME.grainsRunTogether, value: percent(film) },
+    lain === null ? null : { label: GLASS_IN_TIME.sheetsLainDown, value: percent(lain) },
+    { label: GLASS_IN_TIME.edgesRounded, value: percent(edges) },
   ];
   return all.filter((one) => one !== null);
 }

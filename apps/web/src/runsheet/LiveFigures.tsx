@@ -35,6 +35,8 @@ import { Words } from '@/ui/Words';
 import { hatched } from '@/ui/hatched';
 import { elementOf } from '@/ui/elementOf';
 import { type Live, STILL, useWritten, writeWords } from './live';
+import { LIVE_FIGURES } from './words';
+import { WORDS } from '@/ui/said';
 
 export interface LiveFiguresProps {
   firing: FiringCase;
@@ -74,7 +76,7 @@ function figuresOf(firing: FiringCase, { readings, work_perPa, simulation }: Eva
   const heat = heatWorkFigures(heatWorkBand(firing, work_perPa));
   // What this kind of firing does, in its own words, stands in the place of its heat work.
   const own = ownFigures(firing, { readings, work_perPa }, units)[0];
-  const allowedIn = (one: TemperatureUnit): string => `of ${Number(differenceIn(limits.setting_K, one).toFixed(1))} °${one}`;
+  const allowedIn = (one: TemperatureUnit): string => LIVE_FIGURES.of(Number(differenceIn(limits.setting_K, one).toFixed(1)), one);
   return [
     {
       testID: 'live-core-skin',
@@ -88,12 +90,12 @@ function figuresOf(firing: FiringCase, { readings, work_perPa, simulation }: Eva
     },
     {
       testID: 'live-work',
-      label: own?.label ?? 'heat work',
+      label: own?.label ?? LIVE_FIGURES.heatWork,
       value: own ?? { figure: heat.figure, unit: '%' },
       share: heat.bandShare,
       broken: !heat.ok,
-      note: own ? `work ${heat.figure} %` : heat.band,
-      ...(own ? { means: `${own.sentence} Heat work ${heat.figure} % ${heat.band}.` } : {}),
+      note: own ? LIVE_FIGURES.work(heat.figure) : heat.band,
+      ...(own ? { means: LIVE_FIGURES.heatWorkOf(own.sentence, heat.figure, heat.band) } : {}),
     },
     {
       testID: 'live-tension',
@@ -102,10 +104,10 @@ function figuresOf(firing: FiringCase, { readings, work_perPa, simulation }: Eva
       other: formatStress(pull.value, otherLength),
       share: pull.value / pull.allowed,
       broken: !pull.ok,
-      note: `of ${text(formatStress(pull.allowed, length))}`,
-      otherNote: `of ${text(formatStress(pull.allowed, otherLength))}`,
+      note: LIVE_FIGURES.ofAllowed(text(formatStress(pull.allowed, length))),
+      otherNote: LIVE_FIGURES.ofAllowed(text(formatStress(pull.allowed, otherLength))),
     },
-    { testID: 'live-length', label: 'in all', value: spanned(simulation.total_s), note: `to ${opens}` },
+    { testID: 'live-length', label: WORDS.inAll, value: spanned(simulation.total_s), note: LIVE_FIGURES.to(opens) },
   ];
 }
 
@@ -119,21 +121,26 @@ function figuresOfEmpty(firing: FiringCase, { readings, work_perPa, simulation }
   const perHour = (one: TemperatureUnit, value: number): Figure => formatRate(value, one);
   return [
     {
-      ...{ testID: 'live-core-skin', label: 'through it', value: formatDifference(apart, unit), other: formatDifference(apart, otherTemperature(unit)) },
-      ...{ note: 'at most', means: 'How much warmer its outside is than its inside at most; a wall goes by its pace, so no limit is set on this.' },
+      ...{
+        testID: 'live-core-skin',
+        label: LIVE_FIGURES.throughIt,
+        value: formatDifference(apart, unit),
+        other: formatDifference(apart, otherTemperature(unit)),
+      },
+      ...{ note: LIVE_FIGURES.atMost, means: LIVE_FIGURES.howMuchWarmer },
     },
     {
       ...{ testID: 'live-work', label: own?.label ?? 'done', value: own ?? { figure: '–', unit: '' }, broken: needs.some(({ ok }) => !ok) },
-      ...{ note: needs.every(({ ok }) => ok) ? 'as asked' : 'not as asked', means: own?.sentence ?? '' },
+      ...{ note: needs.every(({ ok }) => ok) ? LIVE_FIGURES.asAsked : LIVE_FIGURES.notAsAsked, means: own?.sentence ?? '' },
     },
     {
       ...{ testID: 'live-tension', label: 'pace', value: perHour(unit, pace?.value ?? 0), other: perHour(otherTemperature(unit), pace?.value ?? 0) },
       ...(pace ? { share: pace.value / pace.allowed, broken: !pace.ok } : {}),
-      note: pace ? `of ${text(perHour(unit, pace.allowed))}` : 'no limit near',
-      ...(pace ? { otherNote: `of ${text(perHour(otherTemperature(unit), pace.allowed))}` } : {}),
-      means: 'The fastest that its wall, or the shelf, warms or cools where that counts, and its limit.',
+      note: pace ? LIVE_FIGURES.ofAllowed(text(perHour(unit, pace.allowed))) : LIVE_FIGURES.noLimitNear,
+      ...(pace ? { otherNote: LIVE_FIGURES.ofAllowed(text(perHour(otherTemperature(unit), pace.allowed))) } : {}),
+      means: LIVE_FIGURES.fastestWallShelf,
     },
-    { testID: 'live-length', label: 'in all', value: spanned(simulation.total_s), note: `to ${opens}` },
+    { testID: 'live-length', label: WORDS.inAll, value: spanned(simulation.total_s), note: LIVE_FIGURES.to(opens) },
   ];
 }
 
@@ -194,7 +201,16 @@ export const LiveFigures = memo(function LiveFigures({ firing, evaluation, unit,
         </Words>
       )}
       <Spoken
-        text={`${capital(figures[0].label)} ${text(coreToSkin)}, ${figures[1].label} ${text(heat)}, ${figures[2].label} ${text(tension)}, ${text(inAll)} in all, opens ${opensAt(evaluation)}.`}
+        text={LIVE_FIGURES.inAllOpens(
+          capital(figures[0].label),
+          text(coreToSkin),
+          figures[1].label,
+          text(heat),
+          figures[2].label,
+          text(tension),
+          text(inAll),
+          opensAt(evaluation),
+        )}
       />
     </View>
   );

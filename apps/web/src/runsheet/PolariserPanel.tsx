@@ -16,6 +16,7 @@ import { MeasuredWidth } from '@/ui/MeasuredWidth';
 import { Notice } from '@/ui/Notice';
 import { Words } from '@/ui/Words';
 import { EDGE_HEIGHT, Edgewise, LOOK_HEIGHT, LookedThrough, Scale } from './polariserViews';
+import { POLARISER_PANEL } from './words';
 
 type PlateKind = 'dark' | 'tint';
 
@@ -34,7 +35,7 @@ export function PolariserPanel({ firing, evaluation, photos }: PolariserPanelPro
   const path_m = footprintSpan(firing.body.footprint);
   const edge = useMemo(() => edgeOn(glass, residual ?? [], path_m), [glass, residual, path_m]);
   const rim = useMemo(() => rimBand(glass, residual ?? []), [glass, residual]);
-  if (!residual || residual.length === 0 || firing.body.casting?.slender) return <Words>These views are of plates; this body is none.</Words>;
+  if (!residual || residual.length === 0 || firing.body.casting?.slender) return <Words>{POLARISER_PANEL.theseViewsPlates}</Words>;
   const depth_m = residual[residual.length - 1].z_m - residual[0].z_m;
   const added = plate === 'tint' ? TINT_PLATE_NM : 0;
   const stresses = residual.map(({ stress_Pa }) => stress_Pa);
@@ -45,23 +46,28 @@ export function PolariserPanel({ firing, evaluation, photos }: PolariserPanelPro
   return (
     <View style={{ gap: space.small }}>
       <Choice<PlateKind>
-        label="Between the polarisers"
+        label={POLARISER_PANEL.betweenThePolarisers}
         value={plate}
         options={[
-          { value: 'dark', title: 'Nothing' },
-          { value: 'tint', title: 'A tint plate', note: 'tells tension from compression' },
+          { value: 'dark', title: POLARISER_PANEL.nothing },
+          { value: 'tint', title: POLARISER_PANEL.aTintPlate, note: POLARISER_PANEL.tellsTensionCompression },
         ]}
         onChange={setPlate}
         testID="plate"
       />
       <Words size="label" tone="muted">
-        {`Edgewise, through ${written(path_m)}: greatest tension ${text(formatStress(tension, length))}, greatest compression ${text(formatStress(-compression, length))}, ${most_nm.toFixed(0)} nm.`}
+        {POLARISER_PANEL.edgewiseThroughGreatest(
+          written(path_m),
+          text(formatStress(tension, length)),
+          text(formatStress(-compression, length)),
+          most_nm.toFixed(0),
+        )}
       </Words>
       <MeasuredWidth height={EDGE_HEIGHT}>{(width) => <Edgewise width={width} edge={edge} added={added} />}</MeasuredWidth>
       <Scale glass={glass} path_m={path_m} most_nm={Math.max(most_nm, 1)} added={added} />
       <Profile residual={residual} edge={edge} unit={length} />
       <Words size="label" tone="muted">
-        {`Looked through, ${written(depth_m)} deep: dark but for a band along the rim, half its depth wide, ${rim_nm.toFixed(1)} nm; drawn wider than it is where it would be too thin to see.`}
+        {POLARISER_PANEL.lookedThroughDeep(written(depth_m), rim_nm.toFixed(1))}
       </Words>
       <View style={{ flexDirection: 'row', gap: space.small, alignItems: 'flex-start' }}>
         <View style={{ flex: 1 }}>
@@ -92,10 +98,15 @@ function Profile({
   const rows = Array.from({ length: STATIONS }, (_, i) => Math.round((i * (residual.length - 1)) / (STATIONS - 1))).map((at) => [
     text(formatLength(residual[at].z_m - foot_m, unit)),
     `${text(formatStress(Math.abs(residual[at].stress_Pa), unit))} ${residual[at].stress_Pa > 0 ? 'tension' : 'compression'}`,
-    `${edge[at].retardation_nm.toFixed(0)} nm`,
+    POLARISER_PANEL.nm(edge[at].retardation_nm.toFixed(0)),
   ]);
   return (
-    <HiddenTable caption="Stress that stays, from the underside up" heads={['height', 'stress', 'retardation edgewise']} rows={rows} testID="stress-table" />
+    <HiddenTable
+      caption={POLARISER_PANEL.stressStaysUnderside}
+      heads={['height', 'stress', POLARISER_PANEL.retardationEdgewise]}
+      rows={rows}
+      testID="stress-table"
+    />
   );
 }
 
@@ -108,7 +119,7 @@ function RealLook({ photos }: { photos: readonly string[] }) {
     return (
       <View style={{ flex: 1, minHeight: LOOK_HEIGHT, justifyContent: 'center', padding: space.medium, borderWidth: 1, borderColor: colours.line }}>
         <Words size="label" tone="muted">
-          Beside it stands your own look: add a picture taken between polarisers to a firing of this piece, in the Notebook.
+          {POLARISER_PANEL.besideStandsYour}
         </Words>
       </View>
     );
@@ -117,13 +128,13 @@ function RealLook({ photos }: { photos: readonly string[] }) {
     <View style={{ flex: 1, gap: space.small }} testID="real-look">
       {createElement('img', {
         src: photoUrl(hash, 'large'),
-        alt: 'A picture of this piece after a firing',
+        alt: POLARISER_PANEL.picturePieceAfter,
         style: { width: '100%', height: LOOK_HEIGHT, objectFit: 'contain', background: '#000', display: 'block' },
       })}
       {photos.length > 1 && (
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.hair }}>
           {photos.map((one, i) => (
-            <Pressable key={one} role="button" aria-pressed={one === hash} aria-label={`Picture ${i + 1}`} onPress={() => setChosen(i)}>
+            <Pressable key={one} role="button" aria-pressed={one === hash} aria-label={POLARISER_PANEL.picture(i + 1)} onPress={() => setChosen(i)}>
               <Thumbnail hash={one} px={48} alt="" />
             </Pressable>
           ))}

@@ -6,6 +6,8 @@ import { runHref } from '@/ui/hrefs';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { ClockInput } from '@/ui/TimeInput';
+import { RUN_ACTIONS } from './words';
+import { WORDS } from '@/ui/said';
 
 /** Stands apart so that it rests while a bead moves. */
 export const RunActions = memo(function RunActions({
@@ -31,15 +33,15 @@ export const RunActions = memo(function RunActions({
         paddingBottom: space.medium,
       }}
     >
-      <ClockInput label="starts" value={start} onChange={onStart} testID="start-time" />
+      <ClockInput label={RUN_ACTIONS.starts} value={start} onChange={onStart} testID="start-time" />
       <View style={{ flexGrow: 1, maxWidth: 220 }}>
-        <Action kind="second" title="Key in" testID="open-key-in" onPress={() => router.push(runHref(pieceId, stepId, 'key-in'))} />
+        <Action kind="second" title={WORDS.keyIn} testID="open-key-in" onPress={() => router.push(runHref(pieceId, stepId, 'key-in'))} />
       </View>
       <View style={{ flexGrow: 1, maxWidth: 220 }}>
         <Action
           kind="second"
-          title="Record"
-          label="Record the firing"
+          title={RUN_ACTIONS.record}
+          label={RUN_ACTIONS.recordTheFiring}
           testID="open-record"
           onPress={() => router.push(`${runHref(pieceId, stepId, 'record')}&started=${start.getTime()}`)}
         />

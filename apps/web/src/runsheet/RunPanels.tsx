@@ -18,6 +18,8 @@ import { SchoolPanel } from './SchoolPanel';
 import { StandsPanel, isFlat } from './StandsPanel';
 import { VersionsPanel } from './VersionsPanel';
 import type { RunSheetState } from './useRunSheet';
+import { RUN_PANELS } from './words';
+import { WORDS } from '@/ui/said';
 
 /** What of an open run sheet can be taken along, on paper or as a file. */
 export interface OpenRunSheet {
@@ -52,26 +54,26 @@ export function RunPanels({ piece, step, schedule, shelves, sheet, unit, start, 
     <View>
       {problem && <Notice tone="warn">{problem.message}</Notice>}
       {computed && computed.stepId === step.id && sheet.changed && (
-        <Fold title="Compared with calculated" about="what differs, and what that does" testID="compared">
+        <Fold title={RUN_PANELS.comparedWithCalculated} about={RUN_PANELS.whatDiffersWhat} testID="compared">
           {() => <ComparedPanel computed={computed} schedule={schedule} segments={segments} evaluation={evaluation} />}
         </Fold>
       )}
-      <Fold title="Versions" about="earlier schedules" testID="versions">
+      <Fold title={RUN_PANELS.versions} about={RUN_PANELS.earlierSchedules} testID="versions">
         {() => <VersionsPanel piece={piece} step={step} unit={unit} onUse={sheet.use} />}
       </Fold>
       {(bare === null || bare.recipe.toCone) && (
-        <Fold title="Alternatives" about={bare === null ? 'schools, set-ups, another heat' : 'hotter or cooler'} testID="alternatives">
+        <Fold title={RUN_PANELS.alternatives} about={bare === null ? RUN_PANELS.schoolsSetUps : RUN_PANELS.hotterOrCooler} testID="alternatives">
           {() => (
             <View style={{ marginHorizontal: -space.large }}>
               {(bare === null || bare.recipe.toCone) && (
-                <Fold title="Schools" about={`hotter or cooler${bare === null ? ', soak high or low' : ''}: what each costs here`} testID="schools">
+                <Fold title={RUN_PANELS.schools} about={RUN_PANELS.hotterCoolerWhat(bare === null)} testID="schools">
                   {() => (
                     <SchoolPanel firing={firing} unit={unit} working={planning.working} onTake={(school) => void planning.plan({ ...step, school }, piece)} />
                   )}
                 </Fold>
               )}
               {bare === null && isFlat(schedule.snapshot.setup.kind) && (
-                <Fold title="Set-ups" about="raised, on the floor, on board: what each costs here" testID="stands">
+                <Fold title={RUN_PANELS.setUps} about={RUN_PANELS.raisedFloorBoard} testID="stands">
                   {() => (
                     <StandsPanel
                       firing={firing}
@@ -85,7 +87,7 @@ export function RunPanels({ piece, step, schedule, shelves, sheet, unit, start, 
                 </Fold>
               )}
               {bare === null && (
-                <Fold title="Same work, other heat" about="move the temperature; the hold follows" testID="equal">
+                <Fold title={RUN_PANELS.sameWorkOther} about={RUN_PANELS.moveTemperatureHold} testID="equal">
                   {() => <EqualWorkPanel firing={firing} segments={segments} evaluation={evaluation} unit={unit} onTake={sheet.keep} />}
                 </Fold>
               )}
@@ -93,11 +95,11 @@ export function RunPanels({ piece, step, schedule, shelves, sheet, unit, start, 
           )}
         </Fold>
       )}
-      <Fold title="Print and files" about="page, SVG, CSV, JSON" testID="along">
+      <Fold title={RUN_PANELS.printAndFiles} about="page, SVG, CSV, JSON" testID="along">
         {() => along({ piece, schedule, series: evaluation.simulation.series, unit, start, saving: sheet.queue.saving || segments !== schedule.segments })}
       </Fold>
       {bare === null && (
-        <Fold title="Between crossed polarisers" about="the stress that stays" testID="polariser">
+        <Fold title={WORDS.betweenCrossedPolarisers} about={RUN_PANELS.stressStays} testID="polariser">
           {() => <OwnPolariser pieceId={piece.id} firing={firing} evaluation={evaluation} />}
         </Fold>
       )}

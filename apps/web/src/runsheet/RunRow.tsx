@@ -11,6 +11,7 @@ import { WarningSign } from '@/ui/Notice';
 import { Words } from '@/ui/Words';
 import { elementOf } from '@/ui/elementOf';
 import { type Live, useWritten, writeWords } from './live';
+import { RUN_ROW } from './words';
 
 export interface RunRowProps {
   index: number;
@@ -88,8 +89,8 @@ const RowFigures = memo(function RowFigures({ index, segment, live, unit }: Pick
     <View ref={root} style={{ flexDirection: 'row', alignItems: 'center', gap: space.medium }}>
       <FigureText value={formatTemperature(segment.target_C, unit)} size="large" />
       <View>
-        <FigureText value={off ? { figure: 'switch off', unit: '' } : formatRate(segment.rate_C_per_h, unit)} />
-        {segment.hold_s > 0 && <Words size="label">{`hold ${text(formatDuration(segment.hold_s))}`}</Words>}
+        <FigureText value={off ? { figure: RUN_ROW.switchOff, unit: '' } : formatRate(segment.rate_C_per_h, unit)} />
+        {segment.hold_s > 0 && <Words size="label">{RUN_ROW.hold(text(formatDuration(segment.hold_s)))}</Words>}
       </View>
     </View>
   );

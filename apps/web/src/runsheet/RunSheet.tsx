@@ -29,6 +29,7 @@ import { curveRows } from './curveLines';
 import { temperatureScale } from './scale';
 import { TimeTag } from './TimeTag';
 import type { Timeline } from './timeline';
+import { RUN_SHEET } from './words';
 
 export interface RunSheetProps {
   segments: PurposefulSegment[];
@@ -149,7 +150,7 @@ function RunSheetDrawn({
                   scale={scale}
                   unit={unit}
                   name={ROLE_NAMES[role]}
-                  detail={[hold_s > 0 ? `hold ${text(formatDuration(hold_s))}` : 'no hold', limits[index].phrase ?? ''].filter(Boolean).join(', ')}
+                  detail={[hold_s > 0 ? RUN_SHEET.hold(text(formatDuration(hold_s))) : RUN_SHEET.noHold, limits[index].phrase ?? ''].filter(Boolean).join(', ')}
                   selected={selected === index}
                   handlers={handlers}
                 />
@@ -166,7 +167,7 @@ function RunSheetDrawn({
 const CurveTable = memo(function CurveTable(props: { series: Series | undefined; segments: PurposefulSegment[]; start: Date; unit: TemperatureUnit }) {
   const { series, segments, start, unit } = useCalm(props);
   const rows = useMemo(() => (series ? jointRows(series, segments, start, unit) : []), [series, segments, start, unit]);
-  return <HiddenTable caption="Temperatures where the segments end" heads={CURVE_HEADS} rows={rows} testID="curve-table" />;
+  return <HiddenTable caption={RUN_SHEET.temperaturesWhereSegments} heads={CURVE_HEADS} rows={rows} testID="curve-table" />;
 });
 
 interface ColumnNamesProps {
@@ -232,11 +233,11 @@ const ColumnNames = memo(function ColumnNames({ bands, figuresWidth, onBack }: C
       <View style={{ width: figuresWidth, justifyContent: 'flex-end', paddingHorizontal: space.large, paddingBottom: onBack ? 0 : space.hair }}>
         {onBack ? (
           <View style={{ alignItems: 'flex-start', marginLeft: -space.small }}>
-            <Action kind="plain" title="Back to calculated" testID="back-to-computed" onPress={onBack} />
+            <Action kind="plain" title={RUN_SHEET.backToCalculated} testID="back-to-computed" onPress={onBack} />
           </View>
         ) : (
           <Words size="note" tone="muted">
-            target, rate, hold
+            {RUN_SHEET.targetRateHold}
           </Words>
         )}
       </View>

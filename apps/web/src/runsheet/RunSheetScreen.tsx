@@ -36,6 +36,8 @@ import { RunSheet } from './RunSheet';
 import { SegmentSheet } from './SegmentSheet';
 import type { Timeline } from './timeline';
 import { useRunSheet } from './useRunSheet';
+import { RUN_SHEET_SCREEN } from './words';
+import { WORDS } from '@/ui/said';
 
 export interface RunSheetScreenProps extends StepPageParts {
   along: RunPanelsProps['along'];
@@ -93,7 +95,7 @@ export function RunSheetScreen({ piece, step, schedule, shelves, outdated, stand
           {kilnName} ·{' '}
           <Words size="label" tone="muted" testID="schedule-state">
             {/* No longer than what stands there before and after, so that nothing below it moves. */}
-            {sheet.queue.saving && answers ? 'saving …' : sheet.changed ? 'changed by hand' : 'as calculated'}
+            {sheet.queue.saving && answers ? RUN_SHEET_SCREEN.saving : sheet.changed ? WORDS.changedByHand : RUN_SHEET_SCREEN.asCalculated}
           </Words>
         </Words>
       }
@@ -129,12 +131,12 @@ export function RunSheetScreen({ piece, step, schedule, shelves, outdated, stand
           segments={segments}
           evaluation={evaluation}
           live={sheet.live}
-          calm={older ? 'Out of date: judged by what it was made from.' : KEEPS}
+          calm={older ? RUN_SHEET_SCREEN.outDateJudged : KEEPS}
           standing={older ? [] : standing}
         />
       </View>
       <View style={{ paddingHorizontal: space.large }}>
-        <QueueNotice queue={sheet.queue} mine="the schedule as you see it here" />
+        <QueueNotice queue={sheet.queue} mine={RUN_SHEET_SCREEN.scheduleYouSee} />
         {sheet.problem && <Notice tone="warn">{sheet.problem.message}</Notice>}
         <OutdatedChoice piece={piece} step={step} shelves={shelves} differences={outdated} />
         <EarlierEngine piece={piece} step={step} shelves={shelves} snapshot={schedule.snapshot} evaluation={evaluation} offered={!older} />
@@ -144,7 +146,7 @@ export function RunSheetScreen({ piece, step, schedule, shelves, outdated, stand
         <View style={{ alignItems: 'flex-end', paddingHorizontal: space.medium }}>
           <Action
             kind="plain"
-            title="The glass in time"
+            title={RUN_SHEET_SCREEN.glassTime}
             disabled={!series}
             testID="open-in-time"
             onPress={() => series && timeline.set(series.t_s[series.joints[hottestSegment(segments)]?.rampEnd ?? 0])}
@@ -167,7 +169,7 @@ export function RunSheetScreen({ piece, step, schedule, shelves, outdated, stand
       <RunVerdict segments={segments} firing={firing} evaluation={evaluation} broken={broken} look={step.look} older={older} standing={standing} />
       {wide && (
         // In the rows' own curve time is not to scale: there each joint has room for a finger.
-        <Fold title="By the clock" about="the same curve in true time" testID="by-the-clock">
+        <Fold title={RUN_SHEET_SCREEN.byTheClock} about={RUN_SHEET_SCREEN.sameCurveTrue} testID="by-the-clock">
           {() => (
             <MeasuredWidth height={230}>
               {(width) => (
@@ -192,7 +194,7 @@ export function RunSheetScreen({ piece, step, schedule, shelves, outdated, stand
 }
 
 /** As the engine's verdict begins where nothing is broken. */
-const KEEPS = 'Keeps every limit.';
+const KEEPS = RUN_SHEET_SCREEN.keepsEveryLimit;
 
 interface RunVerdictProps {
   segments: PurposefulSegment[];
@@ -206,9 +208,8 @@ interface RunVerdictProps {
 }
 
 const LINES = {
-  glass:
-    'Thin line: surface of the glass; dotted: its core, both calculated. Tension is an estimate for a body free to bow. Check it between crossed polarisers.',
-  empty: 'Thin line: outside of the wall; dotted: its inside, both calculated. Water and smoke are not in it.',
+  glass: RUN_SHEET_SCREEN.thinLineSurface,
+  empty: RUN_SHEET_SCREEN.thinLineOutside,
 } as const;
 
 /** What the whole of it comes to: warnings in full, the rest in rows that open. */
@@ -217,7 +218,7 @@ function RunVerdict({ segments, firing, evaluation, broken, look, older, standin
   const [first = KEEPS, ...further] = verdictOf(firing, evaluation, units, segments).filter((sentence) => sentence !== KEEPS);
   return (
     <View style={{ padding: space.large, gap: space.small }}>
-      {older && <Words bold>The lines below are about the lay-up it was calculated for, not the present one:</Words>}
+      {older && <Words bold>{RUN_SHEET_SCREEN.linesBelowAbout}</Words>}
       {standing.map((sentence) => (
         <Notice key={sentence} tone="warn" testID="standing-warning">
           {sentence}
@@ -234,7 +235,7 @@ function RunVerdict({ segments, firing, evaluation, broken, look, older, standin
         {WORK_CAUTIONS.kiln}
       </Caution>
       <View style={{ marginHorizontal: -space.large, marginBottom: -space.large }}>
-        <Fold title="Result" about={first} testID="verdict">
+        <Fold title={WORDS.result} about={first} testID="verdict">
           {() => (
             <>
               {further.map((sentence) => (
@@ -246,7 +247,7 @@ function RunVerdict({ segments, firing, evaluation, broken, look, older, standin
             </>
           )}
         </Fold>
-        <Fold title="At the check" about={`done when ${RECIPES[look].looksLike.right.split(/[,;:]/)[0]}`} testID="signs">
+        <Fold title={RUN_SHEET_SCREEN.atTheCheck} about={RUN_SHEET_SCREEN.doneWhen(RECIPES[look].looksLike.right.split(/[,;:]/)[0])} testID="signs">
           {() => <LookInSigns look={look} />}
         </Fold>
       </View>

@@ -5,6 +5,8 @@ import { View } from 'react-native';
 import { useUnits } from '@/data/FormUnits';
 import { Words } from '@/ui/Words';
 import { ComposedRow } from './ComposedRow';
+import { SCHOOL_PANEL } from './words';
+import { WORDS } from '@/ui/said';
 
 export interface SchoolPanelProps {
   firing: FiringCase;
@@ -13,31 +15,31 @@ export interface SchoolPanelProps {
   onTake(school: School): void;
 }
 
-const HEATS = { cooler: 'Cooler and longer', hotter: 'Hotter and shorter' } as const;
-const SOAKS = { annealing: 'soak at the annealing point', lower: 'soak low, near the strain point' } as const;
+const HEATS = { cooler: SCHOOL_PANEL.coolerAndLonger, hotter: SCHOOL_PANEL.hotterAndShorter } as const;
+const SOAKS = { annealing: SCHOOL_PANEL.soakAnnealingPoint, lower: SCHOOL_PANEL.soakLowNear } as const;
 const COSTS = {
-  cooler: 'Crisper edges and easier to hit; longer where glass devitrifies.',
-  hotter: 'Less time where glass devitrifies; a minute or a few degrees matter more.',
+  cooler: SCHOOL_PANEL.crisperEdgesEasier,
+  hotter: SCHOOL_PANEL.lessTimeWhere,
 } as const;
 
 const SCHOOLS = (['cooler', 'hotter'] as const).flatMap((heat) => (['annealing', 'lower'] as const).map((soak) => ({ heat, soak })));
 
 const TELLS = [
-  { what: 'in all', words: (figure: string) => `${figure} in all` },
-  { what: 'devit', words: (figure: string) => `devit ${figure}` },
-  { what: 'stress left', words: (figure: string) => `${figure} left` },
-  { what: 'core–surface', words: (figure: string) => `core–surface ${figure}` },
+  { what: WORDS.inAll, words: (figure: string) => SCHOOL_PANEL.inAll(figure) },
+  { what: 'devit', words: (figure: string) => SCHOOL_PANEL.devit(figure) },
+  { what: SCHOOL_PANEL.stressLeft, words: (figure: string) => SCHOOL_PANEL.left(figure) },
+  { what: WORDS.coreToSurface, words: (figure: string) => WORDS.coreToSurfaceOf(figure) },
 ];
 
 /** Nothing of glass: to its cone faster and hotter, or slower with a hold. */
 const EMPTY_COSTS = {
-  cooler: 'Its inside comes as far as its outside; the last stretch takes twice as long.',
-  hotter: 'Shorter; a thick wall comes out harder outside than inside.',
+  cooler: SCHOOL_PANEL.insideComesFar,
+  hotter: SCHOOL_PANEL.shorterThickWall,
 } as const;
 const EMPTY_TELLS = [
-  { what: 'in all', words: (figure: string) => `${figure} in all` },
+  { what: WORDS.inAll, words: (figure: string) => SCHOOL_PANEL.inAll(figure) },
   { what: 'done', words: (figure: string) => figure },
-  { what: 'through it', words: (figure: string) => `${figure} through it at most` },
+  { what: SCHOOL_PANEL.throughIt, words: (figure: string) => SCHOOL_PANEL.throughMost(figure) },
 ];
 
 export function SchoolPanel({ firing, unit, working, onTake }: SchoolPanelProps) {
@@ -45,7 +47,9 @@ export function SchoolPanel({ firing, unit, working, onTake }: SchoolPanelProps)
   if (emptyFiringOf(firing)) {
     return (
       <View role="list">
-        <Words size="label" tone="muted">{`In use: ${HEATS[firing.school.heat].toLowerCase()}. Every row is calculated for this wall and kiln.`}</Words>
+        <Words size="label" tone="muted">
+          {SCHOOL_PANEL.inUse(HEATS[firing.school.heat].toLowerCase())}
+        </Words>
         {(['cooler', 'hotter'] as const).map((heat) => (
           <ComposedRow
             key={heat}
@@ -67,7 +71,11 @@ export function SchoolPanel({ firing, unit, working, onTake }: SchoolPanelProps)
   return (
     <View role="list">
       <Words size="label" tone="muted">
-        {`In use: ${HEATS[firing.school.heat].toLowerCase()}, ${firing.school.soak === 'auto' ? `soak by thickness, low from ${text(formatLength(firing.limits.thick_m, length))}` : SOAKS[firing.school.soak]}${firing.school.grains === 'held' ? ', held while the grains sink' : ''}. Every row is calculated for this body and kiln.`}
+        {SCHOOL_PANEL.inUseForWall(
+          HEATS[firing.school.heat].toLowerCase(),
+          firing.school.soak === 'auto' ? SCHOOL_PANEL.soakThicknessLow(text(formatLength(firing.limits.thick_m, length))) : SOAKS[firing.school.soak],
+          firing.school.grains === 'held',
+        )}
       </Words>
       {SCHOOLS.map((school) => (
         <ComposedRow
@@ -103,8 +111,8 @@ export function SchoolPanel({ firing, unit, working, onTake }: SchoolPanelProps)
 /** What some hold frit in a mould for, and others climb straight through. */
 const GRAINS = {
   held: {
-    name: 'Held while the grains sink together',
-    about: 'Air leaves between them before they seal, so less seed; longer, and longer where glass devitrifies.',
+    name: SCHOOL_PANEL.heldWhileGrains,
+    about: SCHOOL_PANEL.airLeavesBetween,
   },
-  straight: { name: 'Straight up to its work', about: 'Shorter; seed has only the long hold to rise in.' },
+  straight: { name: SCHOOL_PANEL.straightUpWork, about: SCHOOL_PANEL.shorterSeedOnly },
 } as const;

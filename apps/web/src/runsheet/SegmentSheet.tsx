@@ -39,6 +39,8 @@ import { Why } from '@/ui/Why';
 import { Words } from '@/ui/Words';
 import { stepFrom } from '@/ui/stepFrom';
 import { Stepper } from '@/ui/Stepper';
+import { SEGMENT_SHEET } from './words';
+import { WORDS } from '@/ui/said';
 
 export interface SegmentSheetProps {
   index: number;
@@ -75,8 +77,8 @@ export function SegmentSheet({ index, segments, firing, evaluation, unit, onRows
     const target = parseTemperature(typed, unit);
     if (!target.ok) return target;
     const shown = (celsius: number): string => text(formatTemperature(celsius, unitsWritten(typed, units).temperature));
-    if (target.value > kiln.top_C) return outside(`${shown(target.value)} is above this kiln's top of ${shown(kiln.top_C)}; write up to ${shown(kiln.top_C)}.`);
-    if (target.value <= kiln.ambient_C) return outside(`${shown(target.value)} is not above room temperature, ${shown(kiln.ambient_C)}.`);
+    if (target.value > kiln.top_C) return outside(SEGMENT_SHEET.aboveKilnsTop(shown(target.value), shown(kiln.top_C)));
+    if (target.value <= kiln.ambient_C) return outside(SEGMENT_SHEET.notAboveRoom(shown(target.value), shown(kiln.ambient_C)));
     return target;
   };
   const readRate = (typed: string): Outcome<number | null> => {
@@ -84,12 +86,12 @@ export function SegmentSheet({ index, segments, firing, evaluation, unit, onRows
     if (!rate.ok || rate.value === null) return rate;
     const written = unitsWritten(typed, units).temperature;
     if (rate.value < RATE_AT_LEAST_C_PER_H || rate.value > RATE_AT_MOST_C_PER_H)
-      return outside(`A rate is from ${text(formatRate(RATE_AT_LEAST_C_PER_H, written))} to ${text(formatRate(RATE_AT_MOST_C_PER_H, written))}, or 'full'.`);
+      return outside(SEGMENT_SHEET.rateFull(text(formatRate(RATE_AT_LEAST_C_PER_H, written)), text(formatRate(RATE_AT_MOST_C_PER_H, written))));
     return rate;
   };
   const readHold = (typed: string): Outcome<number> => {
     const hold = parseDuration(typed);
-    if (hold.ok && hold.value > HOLD_AT_MOST_S) return outside(`A hold is at most ${text(formatDuration(HOLD_AT_MOST_S))}.`);
+    if (hold.ok && hold.value > HOLD_AT_MOST_S) return outside(SEGMENT_SHEET.holdMost(text(formatDuration(HOLD_AT_MOST_S))));
     return hold;
   };
 
@@ -97,14 +99,14 @@ export function SegmentSheet({ index, segments, firing, evaluation, unit, onRows
     <Drawer
       title={ROLE_NAMES[segment.role]}
       subtitle={whyOf(firing, segment, units.length)}
-      label={`${ROLE_NAMES[segment.role]}, figures`}
-      closeLabel="Done with these figures"
+      label={SEGMENT_SHEET.figures(ROLE_NAMES[segment.role])}
+      closeLabel={SEGMENT_SHEET.doneTheseFigures}
       onClose={onClose}
       testID="segment-sheet"
     >
       <Stepper
         key={`target-${index}-${unit}`}
-        label="target"
+        label={SEGMENT_SHEET.target}
         shown={formatTemperature(segment.target_C, unit)}
         other={formatTemperature(segment.target_C, otherTemperature(unit))}
         read={readTarget}
@@ -115,7 +117,7 @@ export function SegmentSheet({ index, segments, firing, evaluation, unit, onRows
       />
       <Stepper
         key={`rate-${index}-${unit}`}
-        label="rate"
+        label={SEGMENT_SHEET.rate}
         shown={formatRate(segment.rate_C_per_h, unit)}
         other={segment.rate_C_per_h === null ? undefined : formatRate(segment.rate_C_per_h, otherTemperature(unit))}
         read={readRate}
@@ -130,7 +132,7 @@ export function SegmentSheet({ index, segments, firing, evaluation, unit, onRows
       />
       <Stepper
         key={`hold-${index}`}
-        label="hold"
+        label={SEGMENT_SHEET.hold}
         shown={formatDuration(segment.hold_s)}
         read={readHold}
         value={segment.hold_s}
@@ -139,7 +141,7 @@ export function SegmentSheet({ index, segments, firing, evaluation, unit, onRows
         testID="step-hold"
       />
       <RowActions index={index} segments={segments} start_C={kiln.ambient_C} onRows={onRows} />
-      <View role="list" aria-label="What the limits say">
+      <View role="list" aria-label={SEGMENT_SHEET.whatLimitsSay}>
         {[...broken, ...readings.filter(({ ok }) => ok)].map((reading) => (
           <View role="listitem" key={reading.limit}>
             <Why lines={reckoningOf({ firing, segments, evaluation, reading, units })} of={readingPhrase(reading, units)} testID={`why-${reading.limit}`}>
@@ -177,16 +179,22 @@ function RowActions({ index, segments, start_C, onRows }: RowActionsProps) {
   return (
     <View style={{ paddingVertical: space.small }}>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
-        <Action kind="second" title="Add after" testID="segment-add" onPress={() => take(addSegment(segments, index))} />
-        <Action kind="second" title="Split" testID="segment-split" onPress={() => take(splitSegment(segments, index, start_C))} />
+        <Action kind="second" title={SEGMENT_SHEET.addAfter} testID="segment-add" onPress={() => take(addSegment(segments, index))} />
+        <Action kind="second" title={SEGMENT_SHEET.split} testID="segment-split" onPress={() => take(splitSegment(segments, index, start_C))} />
         <Action
           kind="second"
-          title="Join to next"
+          title={SEGMENT_SHEET.joinToNext}
           testID="segment-join"
           disabled={index === segments.length - 1}
           onPress={() => take(joinSegments(segments, index))}
         />
-        <Action kind="second" title="Remove" testID="segment-remove" disabled={segments.length === 1} onPress={() => take(removeSegment(segments, index))} />
+        <Action
+          kind="second"
+          title={WORDS.remove}
+          testID="segment-remove"
+          disabled={segments.length === 1}
+          onPress={() => take(removeSegment(segments, index))}
+        />
       </View>
       {refusal !== null && (
         <Words size="label" bold tone="warn" role="alert">

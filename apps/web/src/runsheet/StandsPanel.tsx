@@ -6,6 +6,8 @@ import type { TemperatureUnit } from '@torvin/core/units';
 import { View } from 'react-native';
 import { Words } from '@/ui/Words';
 import { ComposedRow } from './ComposedRow';
+import { STANDS_PANEL } from './words';
+import { WORDS } from '@/ui/said';
 
 /** What flat work lies on; what shapes the glass is no choice. */
 export const STANDS = ['bareShelf', 'raisedShelf', 'floorShelf', 'board'] as const satisfies readonly SetUpKind[];
@@ -13,17 +15,17 @@ export const STANDS = ['bareShelf', 'raisedShelf', 'floorShelf', 'board'] as con
 export const isFlat = (kind: SetUpKind): boolean => STANDS.some((one) => one === kind);
 
 const COSTS: Record<(typeof STANDS)[number], string> = {
-  bareShelf: 'Low posts: some heat comes from below. What most schedules are for.',
-  raisedShelf: 'High posts: its underside sees the elements and cools freely. It must stand level.',
-  floorShelf: 'No heat from below: the floor is warmed through the glass, and slow to cool.',
-  board: 'Insulated from below: the shelf hardly draws on it; the board sheds fibres.',
+  bareShelf: STANDS_PANEL.lowPostsSome,
+  raisedShelf: STANDS_PANEL.highPostsUnderside,
+  floorShelf: STANDS_PANEL.noHeatBelow,
+  board: STANDS_PANEL.insulatedBelowShelf,
 };
 
 const TELLS = [
-  { what: 'in all', words: (figure: string) => `${figure} in all` },
-  { what: 'core–surface', words: (figure: string) => `core–surface ${figure}` },
-  { what: 'tension', words: (figure: string) => `tension on the way ${figure}` },
-  { what: 'stress left', words: (figure: string) => `${figure} left` },
+  { what: WORDS.inAll, words: (figure: string) => STANDS_PANEL.inAll(figure) },
+  { what: WORDS.coreToSurface, words: (figure: string) => WORDS.coreToSurfaceOf(figure) },
+  { what: 'tension', words: (figure: string) => STANDS_PANEL.tensionWay(figure) },
+  { what: STANDS_PANEL.stressLeft, words: (figure: string) => STANDS_PANEL.left(figure) },
 ];
 
 export interface StandsPanelProps {
@@ -42,7 +44,7 @@ export function StandsPanel({ firing, setup, release, unit, working, onTake }: S
   return (
     <View role="list">
       <Words size="label" tone="muted">
-        {`In use: ${SETUP_NAMES[setup.kind].toLowerCase()}. Every row is calculated for this body and kiln${release ? `, with ${release.name}` : setup.paper ? ', on fibre paper' : ''}.`}
+        {STANDS_PANEL.inUse(SETUP_NAMES[setup.kind].toLowerCase(), release ? STANDS_PANEL.with(release.name) : setup.paper ? STANDS_PANEL.onFibrePaper : '')}
       </Words>
       {STANDS.map((kind) => (
         <ComposedRow

@@ -11,6 +11,7 @@ import { clockShort } from '@/ui/clock';
 import { sliderProps } from '@/ui/sliderProps';
 import type { CurveRow } from './curveLines';
 import { type Timeline, heightOf, jointTimes, nearest, timeOf } from './timeline';
+import { TIME_TAG } from './words';
 
 export interface TimeTagProps {
   series: Series;
@@ -69,7 +70,7 @@ export function TimeTag({ series, rows, start, timeline }: TimeTagProps) {
         <View
           {...keys}
           {...sliderProps({
-            name: 'Time that is looked at',
+            name: TIME_TAG.timeLooked,
             value: Math.round(at_s / 60),
             least: 0,
             most: Math.round(total_s / 60),

@@ -15,6 +15,7 @@ import { clockAfter, clockShort } from '@/ui/clock';
 import { CURVE_HEADS, clockRows } from './jointTable';
 import { pathOf } from './curveLines';
 import { type TimeAxis, levelMarks, timeTicks, trueTimeAxes } from './trueTime';
+import { TRUE_TIME_CHART } from './words';
 
 export interface TrueTimeChartProps {
   firing: FiringCase;
@@ -66,7 +67,7 @@ export const TrueTimeChart = memo(function TrueTimeChart({
         width={width}
         height={height}
         role="img"
-        aria-label={`Temperatures over time: ${segments.length} segments, ${text(formatDuration(total_s))} in all${marksWords(marks, start)}`}
+        aria-label={TRUE_TIME_CHART.temperaturesOverTime(segments.length, text(formatDuration(total_s)), marksWords(marks, start))}
       >
         <Defs>
           <LinearGradient id={GLOW_ID} gradientUnits="userSpaceOnUse" x1={0} x2={0} y1={axes.y(GLOW[0][0])} y2={axes.y(GLOW[GLOW.length - 1][0])}>
@@ -115,7 +116,7 @@ export const TrueTimeChart = memo(function TrueTimeChart({
       </Svg>
       {series && (
         <HiddenTable
-          caption="Temperatures by the clock"
+          caption={TRUE_TIME_CHART.temperaturesClock}
           heads={CURVE_HEADS}
           rows={clockRows(series, timeTicks(axes, start), start, unit)}
           testID="clock-table"
@@ -132,9 +133,9 @@ const marksWords = (marks: RunningMarks | undefined, start: Date): string => {
   if (!marks) return '';
   const { now_s, look, open_s } = marks;
   return [
-    ...(now_s === undefined ? [] : [`now at ${clockAfter(start, now_s)}`]),
-    ...(look ? [`check from ${clockAfter(start, look.from_s)}`] : []),
-    `may be opened at ${clockAfter(start, open_s)}`,
+    ...(now_s === undefined ? [] : [TRUE_TIME_CHART.nowAt(clockAfter(start, now_s))]),
+    ...(look ? [TRUE_TIME_CHART.checkFrom(clockAfter(start, look.from_s))] : []),
+    TRUE_TIME_CHART.mayOpened(clockAfter(start, open_s)),
   ].reduce((said, one) => `${said}; ${one}`, '');
 };
 

@@ -14,6 +14,8 @@ import { Action } from '@/ui/Action';
 import { Field } from '@/ui/Field';
 import { Reading } from '@/ui/Reading';
 import { Words } from '@/ui/Words';
+import { VERSIONS_PANEL } from './words';
+import { WORDS } from '@/ui/said';
 
 export interface VersionsPanelProps {
   piece: Piece;
@@ -59,19 +61,28 @@ function Version({ version, number, parent, used, pieceId, unit, onUse }: Versio
   const { colours } = useTheme();
   const outbox = useOutbox();
   const [name, setName] = useState(version.name);
-  const made = version.origin === 'computed' ? 'computed' : parent === null ? 'changed by hand' : `changed from ${parent}`;
+  const made = version.origin === 'computed' ? WORDS.calculated : parent === null ? WORDS.changedByHand : VERSIONS_PANEL.changedFrom(parent);
   const keep = (): void => {
     if (name.trim() !== version.name) outbox.put('nameSchedule', { id: version.id, pieceId, name: name.trim() });
   };
   return (
     <View role="listitem" style={{ borderTopWidth: 1, borderColor: colours.line, paddingVertical: space.small }} testID={`version-${number}`}>
-      <Words bold>{`${number}, ${made}${used ? ', in use' : ''}`}</Words>
+      <Words bold>{`${number}, ${made}${used ? VERSIONS_PANEL.inUse : ''}`}</Words>
       <Words size="label" tone="muted">
-        {`${format(version.createdAt, 'd MMM yyyy, HH:mm')} · ${text(formatTemperature(version.work_C, unit))} for ${text(formatDuration(version.work_s))}, ${text(formatDuration(version.total_s))} in all${version.engine === ENGINE_VERSION ? '' : ` by engine ${version.engine}`} · ${version.firings === 0 ? 'not fired' : `fired ${version.firings === 1 ? 'once' : countWords(version.firings, 'time', 'times')}`}`}
+        {VERSIONS_PANEL.forInAll(
+          format(version.createdAt, 'd MMM yyyy, HH:mm'),
+          text(formatTemperature(version.work_C, unit)),
+          text(formatDuration(version.work_s)),
+          text(formatDuration(version.total_s)),
+          version.engine === ENGINE_VERSION ? '' : VERSIONS_PANEL.byEngine(version.engine),
+          version.firings === 0 ? VERSIONS_PANEL.notFired : VERSIONS_PANEL.fired(version.firings === 1 ? 'once' : countWords(version.firings, 'time', 'times')),
+        )}
       </Words>
       <View style={{ flexDirection: 'row', alignItems: 'flex-end', gap: space.small }}>
-        <Field label={`Name of version ${number}`} value={name} onChange={setName} onBlur={keep} onSubmit={keep} testID={`version-name-${number}`} />
-        {!used && <Action kind="second" title="Use it" label={`Use it: version ${number}`} testID={`use-version-${number}`} onPress={onUse} />}
+        <Field label={VERSIONS_PANEL.nameOfVersion(number)} value={name} onChange={setName} onBlur={keep} onSubmit={keep} testID={`version-name-${number}`} />
+        {!used && (
+          <Action kind="second" title={VERSIONS_PANEL.taken} label={VERSIONS_PANEL.takenVersion(number)} testID={`use-version-${number}`} onPress={onUse} />
+        )}
       </View>
     </View>
   );

@@ -2,6 +2,7 @@
 import type { GlassState, StateName } from '@torvin/core/glass';
 import { type TemperatureUnit, formatTemperature, text } from '@torvin/core/units';
 import type { TemperatureScale } from './scale';
+import { COLUMNS } from './words';
 
 export interface ColumnBand {
   name: StateName;
@@ -33,5 +34,5 @@ export const bandAt = (bands: readonly ColumnBand[], x: number): ColumnBand | nu
 /** 'sets, 482 to 515 °C: stress sets here.' */
 export function columnWords({ name, meaning, from_C, to_C }: ColumnBand, unit: TemperatureUnit): string {
   const [from, to] = [formatTemperature(Math.max(from_C, 0), unit), formatTemperature(to_C, unit)];
-  return `${name}, ${Number.isFinite(to_C) ? `${from.figure} to ${text(to)}` : `from ${text(from)}`}: ${meaning}`;
+  return `${name}, ${Number.isFinite(to_C) ? COLUMNS.to(from.figure, text(to)) : COLUMNS.from(text(from))}: ${meaning}`;
 }

@@ -4,6 +4,7 @@ import type { PurposefulSegment } from '@torvin/core/kiln';
 import { ROLE_NAMES } from '@torvin/core/schedule';
 import { type TemperatureUnit, formatTemperature, text } from '@torvin/core/units';
 import { clockAfter } from '@/ui/clock';
+import { JOINT_TABLE } from './words';
 
 /** Value at a time, read off between samples; series.t_s rises. */
 export function valueAt(series: Series, values: readonly number[], seconds: number): number {
@@ -15,7 +16,7 @@ export function valueAt(series: Series, values: readonly number[], seconds: numb
   return values[after - 1] + share * (values[after] - values[after - 1]);
 }
 
-export const CURVE_HEADS = ['where', 'clock', 'kiln', 'its skin', 'its core'] as const;
+export const CURVE_HEADS = ['where', 'clock', 'kiln', JOINT_TABLE.itsSkin, JOINT_TABLE.itsCore] as const;
 
 const temperaturesAt = (series: Series, seconds: number, unit: TemperatureUnit): string[] =>
   [series.kiln_C, series.skin_C, series.core_C].map((values) => text(formatTemperature(valueAt(series, values, seconds), unit)));
@@ -25,10 +26,10 @@ export function jointRows(series: Series, segments: readonly PurposefulSegment[]
   return series.joints.flatMap(({ rampEnd, holdEnd }, i) => {
     const name = segments[i] ? ROLE_NAMES[segments[i].role] : '';
     const row = (what: string, sample: number): string[] => [what, clockAfter(start, series.t_s[sample]), ...temperaturesAt(series, series.t_s[sample], unit)];
-    return [row(`${name}, target reached`, rampEnd), ...(holdEnd > rampEnd ? [row(`${name}, hold ended`, holdEnd)] : [])];
+    return [row(JOINT_TABLE.targetReached(name), rampEnd), ...(holdEnd > rampEnd ? [row(JOINT_TABLE.holdEnded(name), holdEnd)] : [])];
   });
 }
 
 /** A row for each mark of the clock. */
 export const clockRows = (series: Series, marks_s: readonly number[], start: Date, unit: TemperatureUnit): string[][] =>
-  marks_s.map((seconds, i) => [`mark ${i + 1}`, clockAfter(start, seconds), ...temperaturesAt(series, seconds, unit)]);
+  marks_s.map((seconds, i) => [JOINT_TABLE.mark(i + 1), clockAfter(start, seconds), ...temperaturesAt(series, seconds, unit)]);

@@ -10,6 +10,7 @@ import { useUnits } from '@/data/FormUnits';
 import { useTheme } from '@/theme/ThemeContext';
 import { fonts } from '@/theme/theme';
 import { MeasuredWidth } from '@/ui/MeasuredWidth';
+import { POLARISER_VIEWS } from './words';
 
 export const EDGE_HEIGHT = 120;
 export const LOOK_HEIGHT = 170;
@@ -25,7 +26,7 @@ export function Edgewise({ width, edge, added }: { width: number; edge: readonly
   const depth = edge[edge.length - 1].z_m - foot;
   const y = (z_m: number): number => EDGE_HEIGHT * (1 - (z_m - foot) / depth);
   return (
-    <Svg width={width} height={EDGE_HEIGHT} role="img" aria-label="The body edgewise between crossed polarisers">
+    <Svg width={width} height={EDGE_HEIGHT} role="img" aria-label={POLARISER_VIEWS.bodyEdgewiseBetween}>
       {edge.slice(1).map(({ z_m, retardation_nm }, i) => (
         <Rect
           key={i}
@@ -61,7 +62,7 @@ export function LookedThrough({ width, footprint, rim, added }: LookedThroughPro
   const band = Math.min(Math.max(widest_m * drawn.pxPerMetre, LEAST_BAND_PX), Math.min(drawn.width, drawn.height) / 3);
   const [left, top] = [(width - drawn.width) / 2, (LOOK_HEIGHT - drawn.height) / 2];
   return (
-    <Svg width={width} height={LOOK_HEIGHT} role="img" aria-label="The body looked through between crossed polarisers">
+    <Svg width={width} height={LOOK_HEIGHT} role="img" aria-label={POLARISER_VIEWS.bodyLookedThrough}>
       <Defs>
         <ClipPath id={clip}>
           <Path d={drawn.path} />
@@ -104,7 +105,7 @@ export function Scale({ glass, path_m, most_nm, added }: ScaleProps) {
   return (
     <MeasuredWidth height={SCALE_HEIGHT + 18}>
       {(width) => (
-        <Svg width={width} height={SCALE_HEIGHT + 18} role="img" aria-label={`Scale: from ${stress} of compression to ${stress} of tension`}>
+        <Svg width={width} height={SCALE_HEIGHT + 18} role="img" aria-label={POLARISER_VIEWS.scaleCompressionTension(stress)}>
           {Array.from({ length: SCALE_STEPS }, (_, i) => {
             const share = (2 * (i + 0.5)) / SCALE_STEPS - 1;
             return (
@@ -123,9 +124,9 @@ export function Scale({ glass, path_m, most_nm, added }: ScaleProps) {
           ))}
           {(
             [
-              [0, 'start', `compression ${stress}`],
+              [0, 'start', POLARISER_VIEWS.compression(stress)],
               [0.5, 'middle', '0'],
-              [1, 'end', `tension ${stress}`],
+              [1, 'end', POLARISER_VIEWS.tension(stress)],
             ] as const
           ).map(([share, anchor, words]) => (
             <SvgText key={share} x={share * width} y={SCALE_HEIGHT + 16} textAnchor={anchor} fill={colours.ink} fontFamily={fonts.words} fontSize={12}>

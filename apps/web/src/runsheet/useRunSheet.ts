@@ -21,6 +21,7 @@ import { putPiece } from '@/outbox/shown';
 import type { Outbox } from '@/outbox/outbox';
 import { type QueueState, useOutbox, useShownQueue } from '@/outbox/useOutbox';
 import { type Live, makeLive } from './live';
+import { CHANGE } from './words';
 
 export interface RunSheetState {
   /** What a bead that moves shows, ahead of what follows here once it rests. */
@@ -191,9 +192,9 @@ export function useRunSheet(piece: Piece, schedule: Schedule): RunSheetState {
     preview: show,
     cancel: drop,
     keep,
-    backToComputed: () => point(firingOf(piece.doc, schedule.stepId)?.computedId, 'back to calculated'),
-    use: (scheduleId) => point(scheduleId, 'another version taken'),
-    undo: draft !== null ? 'schedule changed' : piece.undo,
+    backToComputed: () => point(firingOf(piece.doc, schedule.stepId)?.computedId, CHANGE.backToCalculated),
+    use: (scheduleId) => point(scheduleId, CHANGE.anotherVersionTaken),
+    undo: draft !== null ? CHANGE.scheduleChanged : piece.undo,
     redo: draft !== null ? null : piece.redo,
     ...undoing,
   };

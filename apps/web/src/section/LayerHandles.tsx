@@ -9,6 +9,7 @@ import { TARGET } from '@/theme/theme';
 import { sliderProps } from '@/ui/sliderProps';
 import type { SectionGeometry } from './geometry';
 import type { Trim, Trims } from './trim';
+import { LAYER_HANDLES } from './words';
 
 export interface LayerHandlesProps {
   drawn: SectionGeometry;
@@ -42,7 +43,7 @@ export function LayerHandles({ drawn, layer, trims, width, onTrim }: LayerHandle
         trim={depth}
         along="up"
         perPixel={1 / pxPerMetre}
-        name="Depth"
+        name={LAYER_HANDLES.depth}
         spoken={text(formatLength(depth.value, units.length))}
         onValue={(value) => onTrim(depth, value, 'depth')}
         testID="handle-depth"
@@ -54,8 +55,8 @@ export function LayerHandles({ drawn, layer, trims, width, onTrim }: LayerHandle
           trim={cover}
           along="right"
           perPixel={1 / Math.max(span, 1)}
-          name="Covers"
-          spoken={`${Math.round(cover.value * 100)} percent`}
+          name={LAYER_HANDLES.covers}
+          spoken={LAYER_HANDLES.percent(Math.round(cover.value * 100))}
           onValue={(value) => onTrim(cover, value, 'cover')}
           testID="handle-cover"
         />

@@ -13,6 +13,7 @@ import { type SectionGeometry, sectionGeometry } from './geometry';
 import { firedSection } from './fired';
 import { ghostPath } from './ghost';
 import type { TimedSection } from './inTime';
+import { SECTION_DRAWING } from './words';
 
 export interface SectionDrawingProps {
   footprint: Footprint;
@@ -37,32 +38,32 @@ export function sectionWords(layers: readonly DrawnLayer[], unit: LengthUnit): s
     [
       form && form !== 'sheet' ? `${name} ${form}` : name,
       text(formatStock(thickness_m, unit)),
-      ...(count === undefined ? [] : [`${count} of them`]),
-      ...(cover === undefined ? [] : [`over ${Math.round(cover * 100)} %`]),
-      ...(coated ? [`coating ${coated}`] : []),
+      ...(count === undefined ? [] : [SECTION_DRAWING.ofThem(count)]),
+      ...(cover === undefined ? [] : [SECTION_DRAWING.over(Math.round(cover * 100))]),
+      ...(coated ? [SECTION_DRAWING.coating(coated)] : []),
     ].join(', ');
-  return layers.length === 0 ? 'A bare shelf' : `Section, bottom to top: ${layers.map(one).join('; ')}; on a shelf`;
+  return layers.length === 0 ? SECTION_DRAWING.aBareShelf : SECTION_DRAWING.sectionBottomTop(layers.map(one).join('; '));
 }
 
-const HEADS = ['layer from the shelf', 'glass', 'form', 'depth', 'number', 'covers', 'coating'] as const;
+const HEADS = [SECTION_DRAWING.layerShelf, 'glass', 'form', 'depth', 'number', 'covers', 'coating'] as const;
 
 /** The lay-up as a table beside its drawing. */
 export function SectionTable({ layers, unit }: { layers: readonly DrawnLayer[]; unit: LengthUnit }) {
   const rows = layers.map(({ name, form, thickness_m, cover, count, coated, ware: item }, i) => [
     String(i + 1),
     name,
-    form ?? (item ? 'no glass' : 'sheet'),
+    form ?? (item ? SECTION_DRAWING.noGlass : 'sheet'),
     text(formatStock(thickness_m, unit)),
     count === undefined ? '1' : String(count),
     cover === undefined ? 'all' : `${Math.round(cover * 100)} %`,
     coated ?? 'none',
   ]);
-  return <HiddenTable caption="Lay-up, bottom to top" heads={HEADS} rows={rows} testID="section-table" />;
+  return <HiddenTable caption={SECTION_DRAWING.layUpBottom} heads={HEADS} rows={rows} testID="section-table" />;
 }
 
 /** dashed: what the dashed outline is of, where there is one. */
 export const scaleWords = (exaggeration: number, dashed: string | null): string =>
-  `${exaggeration === 1 ? 'drawn to scale' : `depth drawn ${exaggeration}×`}${dashed === null ? '' : ` · dashed: ${dashed}`}`;
+  `${exaggeration === 1 ? SECTION_DRAWING.drawnToScale : SECTION_DRAWING.depthDrawn(exaggeration)}${dashed === null ? '' : SECTION_DRAWING.dashed(dashed)}`;
 
 export function SectionDrawing({
   footprint,
@@ -73,7 +74,7 @@ export function SectionDrawing({
   bent = null,
   ran = null,
   ghost = null,
-  dashed = 'as it is by now',
+  dashed = SECTION_DRAWING.asItIs,
 }: SectionDrawingProps) {
   const { colours } = useTheme();
   const units = useUnits();

@@ -19,6 +19,7 @@ import { ScaleNote, SectionShapes, SectionTable, sectionWords } from './SectionD
 import { LayerHandles } from './LayerHandles';
 import { landingAt, layerAt, sectionGeometry } from './geometry';
 import type { Trim, Trims } from './trim';
+import { SECTION_EDITOR } from './words';
 
 /** What stands at the contact of two layers, to be seen there. */
 export interface ContactMark {
@@ -148,16 +149,16 @@ export function SectionEditor({
 
   return (
     <View ref={holder} style={{ backgroundColor: colours.surface }}>
-      <ScaleNote exaggeration={drawn.exaggeration} dashed={ghost ? 'after firing' : null} />
+      <ScaleNote exaggeration={drawn.exaggeration} dashed={ghost ? SECTION_EDITOR.afterFiring : null} />
       <View style={{ position: 'absolute', left: 0, top: 0, zIndex: 2 }}>
-        <Action kind="plain" title="+ Layer" label="+ Layer on top" testID="add-layer" onPress={onAdd} />
+        <Action kind="plain" title="+ Layer" label={SECTION_EDITOR.layerOnTop} testID="add-layer" onPress={onAdd} />
       </View>
       <GestureDetector gesture={gesture} touchAction="pan-y" userSelect="none">
         <View
           {...keys}
           tabIndex={0}
           role={'listbox' as never}
-          aria-label={`${sectionWords(layers, units.length)}. Arrows choose a layer, with shift they move it. T turns it over, Delete removes it.`}
+          aria-label={SECTION_EDITOR.arrowsChooseLayer(sectionWords(layers, units.length))}
           aria-activedescendant={selected === null ? undefined : `layer-option-${selected}`}
           testID="section-editor"
         >

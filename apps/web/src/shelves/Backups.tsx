@@ -17,10 +17,12 @@ import { countWords } from '@/ui/countWords';
 import { downloadFrom } from '@/ui/download';
 import { useNow } from '@/ui/useNow';
 import { megabytes } from './SetAside';
+import { BACKUPS } from './words';
+import { WORDS } from '@/ui/said';
 
 const FIRST_COMES_MS = 3000;
 
-const WHY: Record<Backup['why'], string> = { daily: 'daily', asked: 'asked for', migration: 'before a new version' };
+const WHY: Record<Backup['why'], string> = { daily: 'daily', asked: BACKUPS.askedFor, migration: BACKUPS.beforeNewVersion };
 
 const holdsWords = ({ pieces, firings, pictures }: Backup['holds']): string =>
   [countWords(pieces, 'piece', 'pieces'), countWords(firings, 'firing', 'firings'), countWords(pictures, 'picture', 'pictures')].join(', ');
@@ -48,13 +50,13 @@ export function Backups() {
   return (
     <View style={{ paddingTop: space.wide, gap: space.small }} testID="backups">
       <Words bold role="heading" aria-level={2}>
-        Backup
+        {BACKUPS.backup}
       </Words>
       <Words testID="last-backup">
-        {last ? `Last: ${dayAndClock(last.madeAt, now)}, with ${holdsWords(last.holds)}; ${megabytes(last.bytes)}.` : 'No backup yet.'}
+        {last ? BACKUPS.lastWith(dayAndClock(last.madeAt, now), holdsWords(last.holds), megabytes(last.bytes)) : BACKUPS.noBackupYet}
       </Words>
       <Words size="label" tone="muted">
-        {`One is made by itself each day that Torvin runs; the last 14 are kept in ${data.folder}. A disk can fail with all that lies on it: keep one on another disk too.`}
+        {BACKUPS.oneMadeItself(data.folder)}
       </Words>
       {data.fault && (
         <Notice tone="warn" testID="backup-fault">
@@ -63,16 +65,10 @@ export function Backups() {
       )}
       {make.error && <Notice tone="warn">{problemOfError(make.error).message}</Notice>}
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
-        <Action title={make.isPending ? 'Backing up …' : 'Back up now'} disabled={make.isPending} testID="back-up" onPress={() => make.mutate()} />
-        <Action
-          kind="second"
-          title="As open files"
-          label="All of the studio as open files: JSON for each piece, tables, pictures"
-          testID="open-files"
-          onPress={() => downloadFrom('/api/files')}
-        />
+        <Action title={make.isPending ? BACKUPS.backingUp : BACKUPS.backUpNow} disabled={make.isPending} testID="back-up" onPress={() => make.mutate()} />
+        <Action kind="second" title={BACKUPS.asOpenFiles} label={BACKUPS.allStudioOpen} testID="open-files" onPress={() => downloadFrom('/api/files')} />
       </View>
-      <Fold title="Restore a backup" about="or download or delete one" testID="put-back">
+      <Fold title={BACKUPS.restoreABackup} about={BACKUPS.downloadDeleteOne} testID="put-back">
         {() => <PutBack kept={data.kept} />}
       </Fold>
     </View>
@@ -118,9 +114,9 @@ function PutBack({ kept }: Pick<AnswerOf<typeof api.backups>, 'kept'>) {
           testID="ask-restore"
           actions={
             <>
-              <Action kind="second" title="Leave it" testID="leave-restore" onPress={() => setAsking(null)} />
+              <Action kind="second" title={BACKUPS.leaveIt} testID="leave-restore" onPress={() => setAsking(null)} />
               <Action
-                title={restore.isPending ? 'Checking every hash …' : 'Restore it'}
+                title={restore.isPending ? BACKUPS.checkingEveryHash : BACKUPS.restoreIt}
                 disabled={restore.isPending}
                 testID="restore"
                 onPress={() => restore.mutate(asking)}
@@ -128,7 +124,7 @@ function PutBack({ kept }: Pick<AnswerOf<typeof api.backups>, 'kept'>) {
             </>
           }
         >
-          {`Restore ${asking instanceof File ? asking.name : dayOf(asking)}? All that is here now is moved aside, and what was done since is not in the backup. Others who have Torvin open see it at once.`}
+          {BACKUPS.restoreAllNow(asking instanceof File ? asking.name : dayOf(asking))}
         </Notice>
       )}
       {ending && (
@@ -136,12 +132,12 @@ function PutBack({ kept }: Pick<AnswerOf<typeof api.backups>, 'kept'>) {
           tone="warn"
           actions={
             <>
-              <Action kind="second" title="Keep it" testID="keep-backup" onPress={() => setEnding(null)} />
-              <Action title="Delete for good" disabled={remove.isPending} testID="delete-backup" onPress={() => remove.mutate(ending)} />
+              <Action kind="second" title={BACKUPS.keepIt} testID="keep-backup" onPress={() => setEnding(null)} />
+              <Action title={BACKUPS.deleteForGood} disabled={remove.isPending} testID="delete-backup" onPress={() => remove.mutate(ending)} />
             </>
           }
         >
-          {`Delete the backup of ${dayOf(ending)}? This cannot be undone.`}
+          {BACKUPS.deleteBackupCannot(dayOf(ending))}
         </Notice>
       )}
       <View role="list" style={{ gap: space.medium }}>
@@ -152,16 +148,16 @@ function PutBack({ kept }: Pick<AnswerOf<typeof api.backups>, 'kept'>) {
               {`${holdsWords(backup.holds)}; ${megabytes(backup.bytes)}`}
             </Words>
             <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
-              <Action kind="plain" title="Restore" testID="ask-restore-kept" onPress={() => setAsking(backup)} />
-              <Action kind="plain" title="Download" testID="take-backup" onPress={() => downloadFrom(fileOf(backup))} />
-              <Action kind="plain" title="Delete …" testID="ask-delete-backup" onPress={() => setEnding(backup)} />
+              <Action kind="plain" title={WORDS.restore} testID="ask-restore-kept" onPress={() => setAsking(backup)} />
+              <Action kind="plain" title={BACKUPS.download} testID="take-backup" onPress={() => downloadFrom(fileOf(backup))} />
+              <Action kind="plain" title={BACKUPS.delete} testID="ask-delete-backup" onPress={() => setEnding(backup)} />
             </View>
           </View>
         ))}
       </View>
       <FileChoice
         kind="second"
-        title="From a file …"
+        title={BACKUPS.fromAFile}
         accept=".zip,application/zip"
         testID="restore-file"
         onFiles={([file]) => {
@@ -175,6 +171,6 @@ function PutBack({ kept }: Pick<AnswerOf<typeof api.backups>, 'kept'>) {
 
 const RestoredNotice = ({ madeAt, holds, aside }: Restored) => (
   <Notice tone="plain" testID="restored">
-    {`Here is now what was saved on ${dayOf({ madeAt })}: ${holdsWords(holds)}.${aside === null ? '' : ` What was here before lies in ${aside}.`}`}
+    {BACKUPS.nowWhatSaved(dayOf({ madeAt }), holdsWords(holds), aside)}
   </Notice>
 );

@@ -5,6 +5,8 @@ import { useOutbox, useSave } from '@/outbox/useOutbox';
 import { Action } from '@/ui/Action';
 import { Notice } from '@/ui/Notice';
 import { offerBack } from '@/ui/takeBack';
+import { DELETE_RECORD } from './words';
+import { WORDS } from '@/ui/said';
 
 export interface DeleteRecordProps {
   kind: KindName;
@@ -19,7 +21,7 @@ export function DeleteRecord({ kind, record: { id, version }, name, onDeleted }:
   const remove = useSave('removeRecord');
   const then = (): void => {
     onDeleted?.();
-    offerBack({ what: `${name} is deleted.`, bringBack: () => outbox.put('restoreRecord', { kind, id, name }) });
+    offerBack({ what: DELETE_RECORD.isDeleted(name), bringBack: () => outbox.put('restoreRecord', { kind, id, name }) });
   };
   return (
     <View>
@@ -31,8 +33,8 @@ export function DeleteRecord({ kind, record: { id, version }, name, onDeleted }:
       <View style={{ alignItems: 'flex-start' }}>
         <Action
           kind="plain"
-          title="Delete"
-          label={`Delete ${name}`}
+          title={WORDS.delete}
+          label={DELETE_RECORD.delete(name)}
           disabled={remove.saving}
           testID="delete-record"
           onPress={() => remove.save({ kind, id, name }, { on: version, then })}

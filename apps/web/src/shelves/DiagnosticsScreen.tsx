@@ -11,6 +11,8 @@ import { Notice } from '@/ui/Notice';
 import { Screen } from '@/ui/Screen';
 import { Words } from '@/ui/Words';
 import { download } from '@/ui/download';
+import { DIAGNOSTICS_SCREEN } from './words';
+import { WORDS } from '@/ui/said';
 
 export function DiagnosticsScreen() {
   const { data, error } = useQuery({ queryKey: ['diagnostics'], queryFn: ({ signal }) => call(api.diagnostics, { signal }), staleTime: 0 });
@@ -18,7 +20,7 @@ export function DiagnosticsScreen() {
   const outbox = useOutbox();
   const here = {
     browser: navigator.userAgent,
-    window: `${window.innerWidth} x ${window.innerHeight}, ${window.devicePixelRatio} to a point`,
+    window: DIAGNOSTICS_SCREEN.xPoint(window.innerWidth, window.innerHeight, window.devicePixelRatio),
     secure: window.isSecureContext,
     waiting: entries.filter(({ refused }) => !refused).length,
     notSaved: entries.flatMap(({ name, refused }) => (refused ? [`${name}: ${refused.problem.code}`] : [])),
@@ -26,15 +28,12 @@ export function DiagnosticsScreen() {
   };
   const text = JSON.stringify({ server: data ?? null, page: here }, null, 2);
   return (
-    <Screen title="For a fault report" back={{ title: 'Shelves', href: '/shelves' }}>
+    <Screen title={DIAGNOSTICS_SCREEN.faultReport} back={{ title: WORDS.shelves, href: '/shelves' }}>
       <View style={{ gap: space.medium }}>
-        <Words>
-          Versions, settings, how many there are of what, and what the server logged last. No names, notes, pictures or passcodes are in it; look it through
-          before you hand it on.
-        </Words>
+        <Words>{DIAGNOSTICS_SCREEN.versionsSettingsHow}</Words>
         {error && <Notice tone="warn">{problemOfError(error).message}</Notice>}
         <Action
-          title="Download"
+          title={DIAGNOSTICS_SCREEN.download}
           testID="download-diagnostics"
           onPress={() => download(`torvin-diagnostics-${format(Date.now(), 'yyyy-MM-dd')}.json`, new Blob([text], { type: 'application/json' }))}
         />

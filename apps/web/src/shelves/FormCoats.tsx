@@ -17,6 +17,7 @@ import { Words } from '@/ui/Words';
 import { FormMakings } from './FormMakings';
 import { FormPieces } from './FormPieces';
 import { emptyFiring } from './emptyFiring';
+import { FORM_COATS } from './words';
 
 /** Where a coat is told of anew: on the same place, of the same release. */
 export const recoatHref = (formId: string, { zone = '', releaseId = '' }: { zone?: string; releaseId?: string } = {}) =>
@@ -32,13 +33,13 @@ export function FormCoats({ form, shelves }: { form: FormRecord; shelves: Shelve
       {coats.map((one) => (
         <CoatRow key={one.coat.id} now={one} onRecoat={() => router.push(recoatHref(form.id, one.coat))} />
       ))}
-      {coats.length === 0 && <Words tone="muted">No coat recorded. Enter what keeps glass off it, and since when. Firings are counted from then.</Words>}
+      {coats.length === 0 && <Words tone="muted">{FORM_COATS.noCoatRecorded}</Words>}
       <View style={{ flexDirection: 'row', flexWrap: 'wrap' }}>
         <DryIt form={form} shelves={shelves} />
         <Action
           kind="plain"
-          title={coats.length === 0 ? 'Tell its coat' : 'Another place'}
-          label={coats.length === 0 ? 'Tell its coat' : 'Another place of it that is coated otherwise'}
+          title={coats.length === 0 ? FORM_COATS.tellItsCoat : FORM_COATS.anotherPlace}
+          label={coats.length === 0 ? FORM_COATS.tellItsCoat : FORM_COATS.anotherPlaceCoated}
           testID="tell-coat"
           onPress={() => router.push(recoatHref(form.id))}
         />
@@ -57,10 +58,10 @@ function DryIt({ form, shelves }: { form: FormRecord; shelves: Shelves }) {
   if (!dries) return null;
   const plan = (): void => {
     const id = uuid();
-    outbox.put('createPiece', { id, name: `Drying of ${form.name}`.slice(0, 80), doc: dries.doc });
+    outbox.put('createPiece', { id, name: FORM_COATS.dryingOf(form.name).slice(0, 80), doc: dries.doc });
     router.navigate(planHref(id, { step: dries.firing }));
   };
-  return <Action kind="plain" title="Plan its drying" label="Plan its drying: a firing with no glass in it" testID="plan-drying" onPress={plan} />;
+  return <Action kind="plain" title={FORM_COATS.planItsDrying} label={FORM_COATS.planDryingFiring} testID="plan-drying" onPress={plan} />;
 }
 
 /** Longer lives are told in words alone. */
@@ -71,7 +72,7 @@ function CoatRow({ now: { coat, release, since }, onRecoat }: { now: CoatNow; on
   const wear = wearOf(release, since, coat.scratched);
   const life = since.hot === 0 && since.cool > 0 ? (release.coolFirings ?? release.firings) : release.firings;
   const words = wearWords(release, since, coat.scratched, units);
-  const coats = coat.coats === 1 ? 'one coat' : `${coat.coats} coats${coat.crossed ? ' crossed' : ''}`;
+  const coats = coat.coats === 1 ? FORM_COATS.oneCoat : FORM_COATS.coats(coat.coats, coat.crossed);
   return (
     <View style={{ gap: space.hair }} testID="form-coat">
       <View style={{ flexDirection: 'row', gap: space.small }}>
@@ -87,7 +88,7 @@ function CoatRow({ now: { coat, release, since }, onRecoat }: { now: CoatNow; on
       <View style={{ alignItems: 'flex-start' }}>
         <Action
           kind={wear === 'good' ? 'plain' : 'second'}
-          title="Recoated"
+          title={FORM_COATS.recoated}
           label={`Recoated${coat.zone === '' ? '' : `, ${coat.zone}`}`}
           testID="recoated"
           onPress={onRecoat}

@@ -9,7 +9,7 @@ import { LinkRow } from '@/ui/LinkRow';
 import { Words } from '@/ui/Words';
 import { useNow } from '@/ui/useNow';
 import { useStanding } from './useStanding';
-import { fromWhen } from './words';
+import { fromWhen, FORM_MAKINGS } from './words';
 
 const WAYS: Partial<Record<FormMaterialName, MakingWay>> = {
   ...{ plasterSilica: 'investment', earthenware: 'clay', stoneware: 'clay', fusedSilica: 'castable', alumina: 'castable' },
@@ -29,8 +29,8 @@ export function FormMakings({ form, shelves }: { form: FormRecord; shelves: Shel
       <View style={{ alignItems: 'flex-start' }}>
         <Action
           kind="plain"
-          title={making ? 'Make it again' : 'Make it here'}
-          label={`${making ? 'Make it again' : 'Make it here'}: its steps, what they take, and how long each waits`}
+          title={making ? FORM_MAKINGS.makeItAgain : FORM_MAKINGS.makeItHere}
+          label={FORM_MAKINGS.stepsWhatThey(making ? FORM_MAKINGS.makeItAgain : FORM_MAKINGS.makeItHere)}
           testID="make-form"
           onPress={() => router.push(`/shelves/makings/new?on=${form.id}`)}
         />
@@ -41,7 +41,9 @@ export function FormMakings({ form, shelves }: { form: FormRecord; shelves: Shel
     <View role="list">
       <LinkRow href={`/shelves/makings/${making.id}`} inset={0} testID="form-making">
         <View style={{ flex: 1 }}>
-          <Words bold tone="touch">{`In the making: ${stageTitle(next, making).toLowerCase()} is next`}</Words>
+          <Words bold tone="touch">
+            {FORM_MAKINGS.makingNext(stageTitle(next, making).toLowerCase())}
+          </Words>
           <Words size="label" tone="muted">
             {[MAKING_NAMES[making.way], fromWhen(from, now)].filter(Boolean).join(', ')}
           </Words>

@@ -20,6 +20,7 @@ import { Notice } from '@/ui/Notice';
 import { Words } from '@/ui/Words';
 import { releasedWords, ResultSign, resultWords, seenWords } from '@/ui/results';
 import { clearTrial } from './clearTrial';
+import { FORM_PIECES } from './words';
 
 const TILE_PX = 132;
 
@@ -48,14 +49,14 @@ export function FormPieces({ form, use, shelves }: { form: FormRecord; use: Form
       <View role="list">
         <LinkRow href={`/notebook?form=${form.id}`} inset={0} testID="form-firings">
           <Words tone="touch" style={{ flex: 1 }}>
-            {`${use.fired === 0 ? 'Nothing has been fired with it yet' : use.fired === 1 ? 'One firing with it' : `${use.fired} firings with it`}${form.lasts === undefined ? '' : `, of ${form.lasts} that it lasts`}`}
+            {`${use.fired === 0 ? FORM_PIECES.nothingBeenFired : use.fired === 1 ? FORM_PIECES.oneFiring : FORM_PIECES.firingsWithIt(use.fired)}${form.lasts === undefined ? '' : FORM_PIECES.ofThatIt(form.lasts)}`}
           </Words>
-          {use.lastAt !== null && <Words tone="muted">{`the last ${format(use.lastAt, 'd MMM')}`}</Words>}
+          {use.lastAt !== null && <Words tone="muted">{FORM_PIECES.theLast(format(use.lastAt, 'd MMM'))}</Words>}
         </LinkRow>
       </View>
       {form.lasts !== undefined && use.fired >= form.lasts && (
         <Notice tone="warn" testID="form-worn">
-          {`It has had ${use.fired} of the ${form.lasts} firings that it lasts: look for cracks, ring it, weigh it against when it was new.`}
+          {FORM_PIECES.hadFiringsLasts(use.fired, form.lasts)}
         </Notice>
       )}
       {form.once && (
@@ -76,7 +77,7 @@ function Tile({ row }: { row: FiringRow }) {
   return (
     <Link href={`/notebook/${id}`} style={{ display: 'flex', textDecorationLine: 'none' }} testID="form-piece">
       <View style={{ width: TILE_PX, backgroundColor: colours.surface, padding: space.small, gap: space.hair }}>
-        {photos.length > 0 && <Thumbnail hash={photos[0]} px={TILE_PX - 2 * space.small} alt={`Picture of ${pieceName}`} />}
+        {photos.length > 0 && <Thumbnail hash={photos[0]} px={TILE_PX - 2 * space.small} alt={FORM_PIECES.pictureOf(pieceName)} />}
         <Words bold tone="touch" numberOfLines={2}>
           {pieceName}
         </Words>
@@ -108,14 +109,8 @@ function TryClear({ form, shelves, untried }: { form: FormRecord; shelves: Shelv
   };
   return (
     <View style={{ alignItems: 'flex-start' }}>
-      {untried && <Words size="label">{`No release recorded yet. A trial blank of ${trial.of} costs less than coloured work.`}</Words>}
-      <Action
-        kind={untried ? 'second' : 'plain'}
-        title="Try it with a clear blank"
-        label={`Try it with a clear blank, ${trial.size}`}
-        testID="try-clear"
-        onPress={begin}
-      />
+      {untried && <Words size="label">{FORM_PIECES.noReleaseRecorded(trial.of)}</Words>}
+      <Action kind={untried ? 'second' : 'plain'} title={FORM_PIECES.tryClearBlank} label={FORM_PIECES.tryIt(trial.size)} testID="try-clear" onPress={begin} />
     </View>
   );
 }

@@ -16,6 +16,8 @@ import { FigureBlock } from '@/ui/FigureBlock';
 import { Fold } from '@/ui/Fold';
 import { Words } from '@/ui/Words';
 import { mostUsed } from './mostUsed';
+import { FORM_STORY } from './words';
+import { WORDS } from '@/ui/said';
 
 /** Of two sheets, as most blanks are. */
 const BLANK_M = 0.006;
@@ -35,15 +37,15 @@ export function FormStory({ form, shelves }: { form: FormRecord; shelves: Shelve
   return (
     <View style={{ gap: space.small }} testID="form-story">
       <View style={{ marginHorizontal: -space.large }}>
-        <FormDrawing form={shape} view={view} words={`${FORM_USE_NAMES[form.use]}, cut through ${view}, to scale`} testID="form-drawing" />
+        <FormDrawing form={shape} view={view} words={FORM_STORY.cutThroughScale(FORM_USE_NAMES[form.use], view)} testID="form-drawing" />
       </View>
       {isTwoSided && (
         <Choice<FormView>
-          label={shape.door_m === undefined ? 'Cut through' : 'Cut through, as it was measured on each side'}
+          label={shape.door_m === undefined ? FORM_STORY.cutThrough : FORM_STORY.cutThroughMeasured}
           value={view}
           options={[
-            { value: 'across', title: shape.door_m === undefined ? 'across' : 'left to right' },
-            { value: 'along', title: shape.door_m === undefined ? 'the other way' : 'door to back' },
+            { value: 'across', title: shape.door_m === undefined ? 'across' : FORM_STORY.leftToRight },
+            { value: 'along', title: shape.door_m === undefined ? FORM_STORY.theOtherWay : FORM_STORY.doorToBack },
           ]}
           onChange={setView}
           testID="form-view"
@@ -72,10 +74,10 @@ export function FormStory({ form, shelves }: { form: FormRecord; shelves: Shelve
       {family && <FilledTo form={shape} density_kg_m3={family.density_kg_m3} />}
       {family && offered.length > 1 && form.use !== 'shelf' && (
         <View style={{ marginHorizontal: -space.large }}>
-          <Fold title={`For ${family.name}`} about="another glass draws in otherwise" testID="form-glass">
+          <Fold title={FORM_STORY.for(family.name)} about={FORM_STORY.anotherGlassDraws} testID="form-glass">
             {() => (
               <Choice
-                label="Glass"
+                label={WORDS.glass}
                 value={family.id}
                 options={offered.map(({ id, name }) => ({ value: id, title: name }))}
                 onChange={setFamilyId}
@@ -97,21 +99,21 @@ function FilledTo({ form, density_kg_m3 }: { form: FormShape; density_kg_m3: num
   if (!inside?.ok) return null;
   const level = typed.trim() === '' ? null : parseLength(typed, units.length);
   const rim_m = depthOf(form);
-  const over = level?.ok && level.value > rim_m + 1e-9 ? `It runs over: the rim is ${text(formatLength(rim_m, units.length))} over the floor.` : undefined;
+  const over = level?.ok && level.value > rim_m + 1e-9 ? FORM_STORY.runsOverRim(text(formatLength(rim_m, units.length))) : undefined;
   const m3 = level?.ok && over === undefined ? inside.value.heldTo(level.value) : null;
   return (
     <View style={{ gap: space.hair }}>
       <Field
-        label="Filled up to, over its floor"
+        label={FORM_STORY.filledUpOver}
         value={typed}
         onChange={setTyped}
         error={level && !level.ok ? level.problem.message : over}
-        hint="a depth of glass; the answer is how much that takes"
+        hint={FORM_STORY.depthGlassAnswer}
         testID="filled-to"
       />
       {m3 !== null && (
         <Words bold testID="filled-takes">
-          {`${text(formatVolume(m3, units.length))}, ${text(formatMass(m3 * density_kg_m3, units.mass))} of glass`}
+          {FORM_STORY.ofGlass(text(formatVolume(m3, units.length)), text(formatMass(m3 * density_kg_m3, units.mass)))}
         </Words>
       )}
     </View>

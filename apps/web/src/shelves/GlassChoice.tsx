@@ -12,6 +12,8 @@ import { Words } from '@/ui/Words';
 import { StripedSwatch } from './StripedSwatch';
 import { glassOf } from './everyGlass';
 import { leftWords } from './leftWords';
+import { GLASS_CHOICE } from './words';
+import { WORDS } from '@/ui/said';
 
 export interface GlassChoiceProps {
   shelves: Shelves;
@@ -36,7 +38,7 @@ export function GlassChoice({ shelves, form, value, onChange, pieceId }: GlassCh
     .filter(({ id }) => offered.some(({ familyId }) => familyId === id))
     .sort((a, b) => Number(b.id === present?.familyId) - Number(a.id === present?.familyId));
   return (
-    <View role="radiogroup" aria-label="Glass" style={{ gap: space.hair, paddingBottom: space.small }}>
+    <View role="radiogroup" aria-label={WORDS.glass} style={{ gap: space.hair, paddingBottom: space.small }}>
       {families.map((family) => (
         <View key={family.id} style={{ gap: space.hair }}>
           <Words size="label" tone="muted">
@@ -54,7 +56,7 @@ export function GlassChoice({ shelves, form, value, onChange, pieceId }: GlassCh
       {made.length > 0 && (
         <View style={{ gap: space.hair }}>
           <Words size="label" tone="muted">
-            Made here
+            {GLASS_CHOICE.madeHere}
           </Words>
           <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
             {made.map((one) => {

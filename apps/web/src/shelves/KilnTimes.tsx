@@ -26,6 +26,7 @@ import { Field } from '@/ui/Field';
 import { Notice } from '@/ui/Notice';
 import { Words } from '@/ui/Words';
 import { showFault } from '@/ui/showFault';
+import { KILN_TIMES } from './words';
 
 const CLIMBS_C = [500, 800, 1000] as const;
 const FALL = { from_C: 500, to_C: 300 } as const;
@@ -51,7 +52,7 @@ export interface KilnTimesProps {
 function keptOf(kiln: Kiln, { temperature, length }: Units): Partial<Record<Asked, string>> {
   if (kiln.version === 0) return {};
   const [tail, fall, ...climbs] = timesOf(kiln, { ambient_C: kiln.ambient_C, climbs: CLIMBS_C.map((to_C) => ({ to_C })), fall: FALL, tail: TAIL }).reverse();
-  const words = (seconds: number): string => (seconds < NEVER_S ? text(formatDuration(Math.round(seconds / 60) * 60)) : 'it does not get there');
+  const words = (seconds: number): string => (seconds < NEVER_S ? text(formatDuration(Math.round(seconds / 60) * 60)) : KILN_TIMES.doesNotGet);
   // A kiln that is at its hottest there climbs no further.
   const climbs_K_per_s = Math.max(climbingPast(kiln, FALL.from_C), 0);
   const apart_K = kiln.acrossLag_s_per_300mm * climbs_K_per_s * span(length);
@@ -80,7 +81,7 @@ function readTimes(typed: Partial<Record<Asked, string>>, unit: TemperatureUnit)
   const read = (key: Asked, as: (written: string) => Outcome<number>, needed: boolean): number | undefined => {
     const now = typed[key]?.trim() ?? '';
     if (now === '') {
-      if (needed) wrong[key] = 'Write how long it took, such as 1:20 or 80 min: the others tell too little without it. Empty them all to leave it as it is.';
+      if (needed) wrong[key] = KILN_TIMES.writeHowLong;
       return undefined;
     }
     const outcome = as(now);
@@ -100,11 +101,10 @@ function readTimes(typed: Partial<Record<Asked, string>>, unit: TemperatureUnit)
 function followsWords(kiln: Kiln, unit: TemperatureUnit): string {
   const perHour = (rate: number): string => text(formatRate(rate * HOUR_S, unit));
   const at = text(formatTemperature(500, unit));
-  const hot = climbingPast(kiln, 500) > 0 ? `${perHour(climbingPast(kiln, 500))} at` : 'no further at';
-  const wall =
-    kiln.wallOverChamber === undefined ? '' : ` Its walls store ${kiln.wallOverChamber.toFixed(1)} times what its chamber does, and give it back as it cools.`;
+  const hot = climbingPast(kiln, 500) > 0 ? KILN_TIMES.at(perHour(climbingPast(kiln, 500))) : KILN_TIMES.noFurtherAt;
+  const wall = kiln.wallOverChamber === undefined ? '' : KILN_TIMES.wallsStoreTimes(kiln.wallOverChamber.toFixed(1));
   const cold = perHour(fullPowerHeating(kiln, kiln.ambient_C));
-  return `Its constants follow: at full power it climbs ${cold} cold and ${hot} ${at}; closed it falls ${perHour(settledCooling(kiln, 500))} there.${wall} Save to keep them.`;
+  return KILN_TIMES.constantsFollowFull(cold, hot, at, perHour(settledCooling(kiln, 500)), wall);
 }
 
 export function KilnTimes({ ref, record, getValues, setValue }: KilnTimesProps) {
@@ -173,29 +173,25 @@ export function KilnTimes({ ref, record, getValues, setValue }: KilnTimesProps) 
       value={typed[key] ?? ''}
       onChange={(now) => setTyped({ ...typed, [key]: now })}
       error={faults[key]}
-      hint={[kept[key] && `as it is kept: ${kept[key]}`, hint].filter(Boolean).join('; ')}
+      hint={[kept[key] && KILN_TIMES.asItIs(kept[key]), hint].filter(Boolean).join('; ')}
       testID={`kiln-${key}`}
     />
   );
   return (
     <View style={{ gap: space.medium }} testID="kiln-times">
       <Words bold role="heading" aria-level={2}>
-        What a clock tells of it
+        {KILN_TIMES.whatClockTells}
       </Words>
       <Words size="label" tone="muted">
-        Empty, with its usual shelf: full power from cold, then switched off and left closed. What the engine calculates with follows.
+        {KILN_TIMES.emptyUsualShelf}
       </Words>
-      {field('climb500', `From cold to ${degrees(500)} at full power`, 'as 1:20, 80 min, 1 h 20 min')}
-      {field('climb800', `From cold to ${degrees(800)}`, 'it tells the losses at the top')}
-      {field('climb1000', `From cold to ${degrees(1000)}, if it goes there`)}
-      {field('fall', `Closed and off, from ${degrees(FALL.from_C)} to ${degrees(FALL.to_C)}`)}
-      {field('tail', `And on from ${degrees(TAIL.from_C)} to ${degrees(TAIL.to_C)}`, 'the next morning; thick walls that store heat show in it')}
-      {field(
-        'apart',
-        `Between two places ${units.length === 'in' ? '12 in' : '300 mm'} apart, climbing past ${degrees(500)}`,
-        `if it is known, such as ${text(formatDifference(8, unit))}`,
-      )}
-      <Action kind="second" title="Work out its constants" testID="kiln-work-out" onPress={() => void workOut()} />
+      {field('climb500', KILN_TIMES.coldFullPower(degrees(500)), 'as 1:20, 80 min, 1 h 20 min')}
+      {field('climb800', KILN_TIMES.fromColdTo(degrees(800)), KILN_TIMES.tellsLossesTop)}
+      {field('climb1000', KILN_TIMES.coldIfGoes(degrees(1000)))}
+      {field('fall', KILN_TIMES.closedOff(degrees(FALL.from_C), degrees(FALL.to_C)))}
+      {field('tail', KILN_TIMES.andOnFrom(degrees(TAIL.from_C), degrees(TAIL.to_C)), KILN_TIMES.nextMorningThick)}
+      {field('apart', KILN_TIMES.betweenTwoPlaces(units.length === 'in', degrees(500)), KILN_TIMES.ifKnownSuch(text(formatDifference(8, unit))))}
+      <Action kind="second" title={KILN_TIMES.workOutConstants} testID="kiln-work-out" onPress={() => void workOut()} />
       {said && (
         <Notice tone={said.tone} testID="kiln-worked-out">
           {said.words}

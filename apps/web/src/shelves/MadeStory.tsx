@@ -13,7 +13,7 @@ import { Notice } from '@/ui/Notice';
 import { Words } from '@/ui/Words';
 import { StripedSwatch } from './StripedSwatch';
 import { isShort, leftWords } from './leftWords';
-import { madeOfWords } from './words';
+import { madeOfWords, MADE_STORY } from './words';
 
 export function MadeStory({ made, shelves }: { made: Made; shelves: Shelves }) {
   const units = useUnits();
@@ -29,13 +29,13 @@ export function MadeStory({ made, shelves }: { made: Made; shelves: Shelves }) {
       </View>
       {from &&
         (stock?.use?.fromName === null ? (
-          <Words testID="made-from">{`From ${from.name}, a piece that has been deleted since.`}</Words>
+          <Words testID="made-from">{MADE_STORY.pieceBeenDeleted(from.name)}</Words>
         ) : (
           <View style={{ alignItems: 'flex-start' }}>
             <Action
               kind="plain"
-              title={`From ${stock?.use?.fromName ?? from.name}`}
-              label={`From ${stock?.use?.fromName ?? from.name}: open that piece`}
+              title={MADE_STORY.from(stock?.use?.fromName ?? from.name)}
+              label={MADE_STORY.openPiece(stock?.use?.fromName ?? from.name)}
               testID="made-from"
               onPress={() => router.push(`/pieces/${from.pieceId}`)}
             />
@@ -50,14 +50,16 @@ export function MadeStory({ made, shelves }: { made: Made; shelves: Shelves }) {
         <>
           {isShort(stock.left_kg, made) ? (
             <Notice tone="warn" testID="made-left">
-              {`${text(formatMass(made.mass_kg, units.mass))} made, ${leftWords(stock.left_kg, made, units)}: take less in one of these pieces, or weigh what there was.`}
+              {MADE_STORY.madeTakeLess(text(formatMass(made.mass_kg, units.mass)), leftWords(stock.left_kg, made, units))}
             </Notice>
           ) : (
-            <Words bold testID="made-left">{`${text(formatMass(made.mass_kg, units.mass))} made, ${leftWords(stock.left_kg, made, units)}`}</Words>
+            <Words bold testID="made-left">
+              {MADE_STORY.made(text(formatMass(made.mass_kg, units.mass)), leftWords(stock.left_kg, made, units))}
+            </Words>
           )}
           {(stock.use?.taken ?? []).length > 0 && (
             <Words size="label" tone="muted">
-              Laid in these pieces, cut or to be cut; what a saw turns to mud comes on top.
+              {MADE_STORY.laidThesePieces}
             </Words>
           )}
           <View role="list">

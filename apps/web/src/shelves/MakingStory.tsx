@@ -25,7 +25,8 @@ import { useNow } from '@/ui/useNow';
 import { recoatHref } from './FormCoats';
 import { emptyFiring } from './emptyFiring';
 import { type MakingNow, useStanding } from './useStanding';
-import { fromWhen } from './words';
+import { fromWhen, MAKING_STORY } from './words';
+import { WORDS } from '@/ui/said';
 
 const DAY_MS = 24 * 3600e3;
 /** Steps that take something out of a bag. */
@@ -61,16 +62,21 @@ export function MakingStory({ making, shelves }: { making: MakingRecord; shelves
       {left && <Words testID="wax-left">{left}</Words>}
       {stage === null ? (
         <Words bold testID="making-done">
-          All of it is done.
+          {MAKING_STORY.allDone}
         </Words>
       ) : (
         <Next key={`${stage} ${making.told.length}`} stage={stage} making={making} shelves={shelves} told={told} onTold={() => setAhead(null)} />
       )}
       <View style={{ flexDirection: 'row', flexWrap: 'wrap' }}>
         {!isAhead && later.length > 0 && (
-          <Action kind="plain" title={`Go on to: ${stageTitle(later[0], making).toLowerCase()}`} testID="making-ahead" onPress={() => setAhead(later[0])} />
+          <Action
+            kind="plain"
+            title={MAKING_STORY.goOnTo(stageTitle(later[0], making).toLowerCase())}
+            testID="making-ahead"
+            onPress={() => setAhead(later[0])}
+          />
         )}
-        {isAhead && <Action kind="plain" title="Not yet" testID="making-not-yet" onPress={() => setAhead(null)} />}
+        {isAhead && <Action kind="plain" title={WORDS.notYet} testID="making-not-yet" onPress={() => setAhead(null)} />}
         <TakeBack making={making} />
       </View>
     </View>
@@ -85,7 +91,7 @@ function Steps({ making, told: { standing } }: { making: MakingRecord; told: Mak
       {standing.stages.map(({ stage, at }) => {
         const weighed = making.told.findLast((one) => one.stage === stage)?.mass_kg;
         const isNext = stage === standing.next;
-        const count = stage === 'rubber' && standing.coatsOn > 0 ? `, ${standing.coatsOn} of ${making.rubberCoats} coats` : '';
+        const count = stage === 'rubber' && standing.coatsOn > 0 ? MAKING_STORY.coatsOf(standing.coatsOn, making.rubberCoats) : '';
         return (
           <View
             key={stage}
@@ -125,9 +131,9 @@ interface NextProps {
 /** What is weighed at a step, where something is. */
 function weighs(stage: StageName, making: MakingRecord): string | null {
   const isWax = standsIn(making) === 'wax';
-  if (stage === 'dry') return 'It weighs';
-  if (stage === 'wax' || (stage === 'model' && isWax && making.flexible === 'none' && making.way === 'investment')) return 'The wax weighs';
-  return stage === 'clear' && isWax ? 'Wax that came out weighs' : null;
+  if (stage === 'dry') return MAKING_STORY.itWeighs;
+  if (stage === 'wax' || (stage === 'model' && isWax && making.flexible === 'none' && making.way === 'investment')) return MAKING_STORY.theWaxWeighs;
+  return stage === 'clear' && isWax ? MAKING_STORY.waxCameOut : null;
 }
 
 function Next({ stage, making, shelves, told: { form, standing, amounts }, onTold }: NextProps) {
@@ -149,7 +155,7 @@ function Next({ stage, making, shelves, told: { form, standing, amounts }, onTol
   const tell = (): void => {
     const at = readFieldTime(when)?.getTime();
     const weighed = label === null || (typed.trim() === '' && stage !== 'dry') ? null : figureOfRecord(StageToldSchema, mass('mass_kg', label), typed, units);
-    const late = at === undefined ? 'Say when: a day and a time.' : at > Date.now() ? 'That is still to come: tell it once it is done.' : undefined;
+    const late = at === undefined ? MAKING_STORY.sayWhenDay : at > Date.now() ? MAKING_STORY.stillComeTell : undefined;
     setErrors({ when: late, mass: weighed && !weighed.ok ? weighed.problem.message : undefined });
     if (late || at === undefined || (weighed && !weighed.ok)) return;
     const record = { ...making, told: [...making.told, { stage, at, ...(weighed ? { mass_kg: weighed.value } : {}) }] };
@@ -162,38 +168,42 @@ function Next({ stage, making, shelves, told: { form, standing, amounts }, onTol
     router.navigate(planHref(id, { step: firing.firing }));
   };
   const title =
-    stage === 'dry' ? 'Keep the weighing' : stage === 'rubber' ? `Coat ${standing.coatsOn + 1} is on` : `Done: ${stageTitle(stage, making).toLowerCase()}`;
+    stage === 'dry'
+      ? MAKING_STORY.keepTheWeighing
+      : stage === 'rubber'
+        ? MAKING_STORY.coatIsOn(standing.coatsOn + 1)
+        : MAKING_STORY.done(stageTitle(stage, making).toLowerCase());
   return (
     <View style={{ gap: space.small, paddingTop: space.small }} testID="making-next">
       <Words bold size="heading">
         {stageTitle(stage, making)}
       </Words>
-      {waits !== '' && <Words bold testID="making-waits">{`${stage === 'dry' ? 'Weigh it again' : 'Left alone; go on'} ${waits}.`}</Words>}
+      {waits !== '' && <Words bold testID="making-waits">{`${stage === 'dry' ? MAKING_STORY.weighItAgain : MAKING_STORY.leftAloneGo} ${waits}.`}</Words>}
       {standing.drying && stage === 'dry' && dryingWords(standing.drying, units) !== '' && (
         <Words testID="making-drying">{dryingWords(standing.drying, units)}</Words>
       )}
       {standing.drying?.dryAt != null && stage === 'dry' && (
-        <Words testID="making-dry-at">{`At this pace it is dry about ${format(standing.drying.dryAt, 'EEE d MMM')}.`}</Words>
+        <Words testID="making-dry-at">{MAKING_STORY.paceDryAbout(format(standing.drying.dryAt, 'EEE d MMM'))}</Words>
       )}
       <Words testID="making-does">{stageDoes(stage, making, form, amounts, units)}</Words>
       {isOld && making.bagUntil !== undefined && (
         <Notice tone="warn" testID="making-old">
-          {`Its bag was good until ${format(making.bagUntil, 'd MMM yyyy')}: try a cupful first, and see that it sets.`}
+          {MAKING_STORY.bagGoodUntil(format(making.bagUntil, 'd MMM yyyy'))}
         </Notice>
       )}
       {caution && <Notice tone="care">{caution}</Notice>}
       {firing && (
         <View style={{ alignItems: 'flex-start' }}>
-          <Action kind="second" title="Plan that firing" label="Plan that firing: with no glass in it" testID="making-fire" onPress={plan} />
+          <Action kind="second" title={MAKING_STORY.planThatFiring} label={MAKING_STORY.planFiringNo} testID="making-fire" onPress={plan} />
         </View>
       )}
       {stage === 'firstCoat' && (
         <View style={{ alignItems: 'flex-start' }}>
-          <Action kind="second" title="Tell its coat" testID="making-coat" onPress={() => router.push(recoatHref(form.id))} />
+          <Action kind="second" title={MAKING_STORY.tellItsCoat} testID="making-coat" onPress={() => router.push(recoatHref(form.id))} />
         </View>
       )}
       {label !== null && <Field label={label} value={typed} onChange={setTyped} error={errors.mass} testID="making-mass" />}
-      <DayTimeInput label="When" value={when} onChange={setWhen} error={errors.when} testID="making-when" />
+      <DayTimeInput label={MAKING_STORY.when} value={when} onChange={setWhen} error={errors.when} testID="making-when" />
       {refusal && <Notice tone="warn">{refusal.problem.message}</Notice>}
       {held && <Held />}
       <Action title={title} disabled={saving} testID="making-tell" onPress={tell} />
@@ -209,8 +219,8 @@ function TakeBack({ making }: { making: MakingRecord }) {
   return (
     <Action
       kind="plain"
-      title="Take the last back"
-      label={`Take the last back: ${stageTitle(last.stage, making).toLowerCase()}`}
+      title={MAKING_STORY.takeLastBack}
+      label={MAKING_STORY.takeThe(stageTitle(last.stage, making).toLowerCase())}
       testID="making-back"
       onPress={() =>
         void outbox.put('saveRecord', { kind: 'makings', record: { ...making, told: making.told.slice(0, -1) }, before: making }, { on: making.version })

@@ -13,6 +13,7 @@ import { Notice } from '@/ui/Notice';
 import { Words } from '@/ui/Words';
 import { dayAndClock } from '@/ui/clock';
 import { useNow } from '@/ui/useNow';
+import { OTHER_DEVICES } from './words';
 
 const QR_PX = 200;
 
@@ -23,22 +24,19 @@ export function OtherDevices() {
   return (
     <View style={{ paddingTop: space.wide, gap: space.small }} testID="other-devices">
       <Words bold role="heading" aria-level={2}>
-        Open on your phone
+        {OTHER_DEVICES.openYourPhone}
       </Words>
       {first ? (
         <>
           <Words size="label" tone="muted">
-            Point its camera at this, or type the address into its browser. It has to be in the same network as the computer that Torvin runs on.
+            {OTHER_DEVICES.pointCameraType}
           </Words>
           <Address {...first} />
-          <Fold title="It does not open" about="what to look at" testID="does-not-open">
+          <Fold title={OTHER_DEVICES.doesNotOpen} about={OTHER_DEVICES.whatLook} testID="does-not-open">
             {() => (
               <View style={{ gap: space.small }}>
-                <Words>
-                  Is the phone in the same network? In one for guests devices do not see each other? Does the computer’s firewall let others in? It may have
-                  asked when Torvin was started. Does the computer sleep?
-                </Words>
-                {others.length > 0 && <Words>This computer has other addresses too; the one that the phone can reach may be among them:</Words>}
+                <Words>{OTHER_DEVICES.phoneSameNetwork}</Words>
+                {others.length > 0 && <Words>{OTHER_DEVICES.computerOtherAddresses}</Words>}
                 {others.map((address) => (
                   <Address key={address.url} {...address} />
                 ))}
@@ -47,10 +45,7 @@ export function OtherDevices() {
           </Fold>
         </>
       ) : (
-        <Words testID="this-computer-alone">
-          Torvin answers on this computer alone. Start it with npm run studio (or npm run demo -- --lan) to open it on phones in the same network. Each is asked
-          once for a passcode.
-        </Words>
+        <Words testID="this-computer-alone">{OTHER_DEVICES.torvinAnswersComputer}</Words>
       )}
       {(first || data.passcode) && <Passcode {...data} />}
       <Devices devices={data.devices} />
@@ -62,7 +57,7 @@ function Address({ url, qr }: AccessTold['addresses'][number]) {
   return (
     <View style={{ gap: space.small }}>
       {createElement('img', {
-        alt: `The address ${url}, for a camera`,
+        alt: OTHER_DEVICES.addressCamera(url),
         src: `data:image/svg+xml;charset=utf-8,${encodeURIComponent(qr)}`,
         width: QR_PX,
         height: QR_PX,
@@ -75,7 +70,7 @@ function Address({ url, qr }: AccessTold['addresses'][number]) {
   );
 }
 
-const lengthWords = `${PASSCODE_LETTERS.least} to ${PASSCODE_LETTERS.most} letters or digits; capital letters, spaces and hyphens do not matter`;
+const lengthWords = OTHER_DEVICES.lettersDigitsCapital(PASSCODE_LETTERS.least, PASSCODE_LETTERS.most);
 
 function Passcode({ passcode, home, devices }: AccessTold) {
   const client = useQueryClient();
@@ -102,41 +97,49 @@ function Passcode({ passcode, home, devices }: AccessTold) {
       <View style={{ gap: space.small }}>
         {change.isSuccess && (
           <Notice tone="plain" testID="passcode-changed">
-            The passcode is changed. Every other device is asked for it.
+            {OTHER_DEVICES.passcodeChangedEvery}
           </Notice>
         )}
-        <Action kind="second" title={passcode ? 'Change the passcode …' : 'Choose a passcode …'} testID="change-passcode" onPress={() => setTyped('')} />
+        <Action
+          kind="second"
+          title={passcode ? OTHER_DEVICES.changeThePasscode : OTHER_DEVICES.chooseAPasscode}
+          testID="change-passcode"
+          onPress={() => setTyped('')}
+        />
       </View>
     );
   return (
     <View style={{ gap: space.small }}>
-      {others > 0 && (
-        <Notice tone="plain">
-          {others === 1 ? 'The other device that is signed in must enter it again.' : `The ${others} other devices that are signed in must enter it again.`}
-        </Notice>
-      )}
+      {others > 0 && <Notice tone="plain">{others === 1 ? OTHER_DEVICES.otherDeviceSigned : OTHER_DEVICES.otherDevicesSigned(others)}</Notice>}
       {asksOld && (
         <Field
-          label="Passcode until now"
+          label={OTHER_DEVICES.passcodeUntilNow}
           value={old}
           onChange={(next) => {
             change.reset();
             setOld(next);
           }}
-          hint="whoever has lost it changes it on the computer that Torvin runs on"
+          hint={OTHER_DEVICES.whoeverLostChanges}
           error={ofOld ? refused?.message : undefined}
           testID="old-passcode"
         />
       )}
-      <Field label="New passcode" value={typed} onChange={setTyped} hint={lengthWords} error={ofOld ? undefined : refused?.message} testID="new-passcode" />
+      <Field
+        label={OTHER_DEVICES.newPasscode}
+        value={typed}
+        onChange={setTyped}
+        hint={lengthWords}
+        error={ofOld ? undefined : refused?.message}
+        testID="new-passcode"
+      />
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
         <Action
-          title="Use this one"
+          title={OTHER_DEVICES.useThisOne}
           disabled={change.isPending || length < PASSCODE_LETTERS.least || length > PASSCODE_LETTERS.most || (asksOld && old.trim() === '')}
           testID="save-passcode"
           onPress={() => change.mutate(typed)}
         />
-        <Action kind="second" title="Leave it" testID="leave-passcode" onPress={leave} />
+        <Action kind="second" title={OTHER_DEVICES.leaveIt} testID="leave-passcode" onPress={leave} />
       </View>
     </View>
   );
@@ -153,7 +156,7 @@ function Devices({ devices }: Pick<AccessTold, 'devices'>) {
   return (
     <View style={{ gap: space.small }}>
       <Words bold role="heading" aria-level={3}>
-        Devices that are in
+        {OTHER_DEVICES.devicesThatAre}
       </Words>
       {end.error && <Notice tone="warn">{problemOfError(end.error).message}</Notice>}
       <View role="list">
@@ -165,12 +168,18 @@ function Devices({ devices }: Pick<AccessTold, 'devices'>) {
             style={{ flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', justifyContent: 'space-between', gap: space.small }}
           >
             <View style={{ flexShrink: 1 }}>
-              <Words bold>{here ? `${name} (this one)` : name}</Words>
+              <Words bold>{here ? OTHER_DEVICES.thisOne(name) : name}</Words>
               <Words size="label" tone="muted">
-                {`since ${dayAndClock(enteredAt, now)}; last seen ${dayAndClock(seenAt, now)}`}
+                {OTHER_DEVICES.sinceLastSeen(dayAndClock(enteredAt, now), dayAndClock(seenAt, now))}
               </Words>
             </View>
-            <Action kind="plain" title={here ? 'Leave' : 'End'} label={`Let ${name} in no longer`} testID="end-device" onPress={() => end.mutate(id)} />
+            <Action
+              kind="plain"
+              title={here ? OTHER_DEVICES.leave : 'End'}
+              label={OTHER_DEVICES.letNoLonger(name)}
+              testID="end-device"
+              onPress={() => end.mutate(id)}
+            />
           </View>
         ))}
       </View>

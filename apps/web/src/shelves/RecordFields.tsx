@@ -17,7 +17,7 @@ import { DayInput } from '@/ui/TimeInput';
 import { Toggles } from '@/ui/Toggles';
 import { Words } from '@/ui/Words';
 import { colourWords, isColour } from './colourWords';
-import { aboutShelves, nameAmong } from './words';
+import { aboutShelves, nameAmong, RECORD_FIELDS } from './words';
 
 export interface RecordFieldsProps {
   fields: readonly FieldOf[];
@@ -89,7 +89,7 @@ function OneField({ field, entry, value, onChange, onBlur, error, shelves }: One
       const { of } = field;
       const about = aboutShelves(shelves, units);
       const offered = isKind(of) ? shelves[of].filter(({ id }) => id === typed || !shelves.archived.includes(id)) : [];
-      const none = field.optional ? [{ value: '', title: 'None of them' }] : [];
+      const none = field.optional ? [{ value: '', title: RECORD_FIELDS.noneOfThem }] : [];
       const named = offered.map((record) => {
         const { name, note } = (isKind(of) && nameAmong(shelves, of, record.id, about)) || { name: record.id };
         return { value: record.id, title: name, note, mark: markOf(record) };
@@ -167,9 +167,11 @@ function WithError({ error, testID, children }: { error?: string; testID: string
 /** label: of what may be left out, which then only says so. */
 function Missing({ what, label }: { what: string; label: string | null }) {
   return label === null ? (
-    <Notice tone="warn">{`There is no ${what} yet: make one first.`}</Notice>
+    <Notice tone="warn">{RECORD_FIELDS.noYetMake(what)}</Notice>
   ) : (
-    <Words size="label" tone="muted">{`${label}: you have none yet.`}</Words>
+    <Words size="label" tone="muted">
+      {RECORD_FIELDS.youNoneYet(label)}
+    </Words>
   );
 }
 
@@ -186,13 +188,13 @@ interface ColourProps {
   testID: string;
 }
 
-function Colour({ label, value, onChange, error, hint = '# and six hexadecimal digits', testID }: ColourProps) {
+function Colour({ label, value, onChange, error, hint = RECORD_FIELDS.colourHint, testID }: ColourProps) {
   return (
     <View style={{ flexDirection: 'row', alignItems: 'flex-end', gap: space.medium }}>
       {createElement('input', {
         type: 'color',
         value: isColour(value) ? value.toLowerCase() : '#808080',
-        'aria-label': `${label}: pick it`,
+        'aria-label': RECORD_FIELDS.pickIt(label),
         'data-testid': `${testID}-picker`,
         style: { width: PICKER_PX, height: PICKER_PX, padding: 2, border: 'none', background: 'none', flexShrink: 0 },
         onChange: (event: { target: HTMLInputElement }) => onChange(event.target.value),

@@ -51,7 +51,8 @@ import { MadeStory } from './MadeStory';
 import { MakingStory } from './MakingStory';
 import { RecordFields } from './RecordFields';
 import { ReleaseStory } from './ReleaseStory';
-import { aboutShelves, sourceOf } from './words';
+import { aboutShelves, sourceOf, RECORD_SCREEN } from './words';
+import { WORDS } from '@/ui/said';
 
 export interface RecordScreenProps {
   kind: ShelfKind;
@@ -175,7 +176,11 @@ function RecordForm({ kind, record, shelves, toBeMade = false }: RecordScreenPro
   const controller = kind === 'controllers' ? readEntry(KINDS.controllers, base as RecordOf<'controllers'>, now, units) : null;
   const form = kind === 'forms' ? readEntry(KINDS.forms, base as FormRecord, { ...now, name: called(record) || 'new' }, units) : null;
   return (
-    <Screen title={isNew ? `New ${one}` : called(record)} subtitle={isNew ? undefined : sourceOf(record)} back={{ title: 'Shelves', href: shelfHref(kind) }}>
+    <Screen
+      title={isNew ? RECORD_SCREEN.new(one) : called(record)}
+      subtitle={isNew ? undefined : sourceOf(record)}
+      back={{ title: WORDS.shelves, href: shelfHref(kind) }}
+    >
       <View style={{ gap: space.medium }}>
         {stale && <StaleChoice stands={[called(stale), sourceOf(stale)].filter(Boolean).join(', ')} onKeep={() => keep(stale)} onLeave={discard} />}
         {gone && <GoneChoice what={one} onBringBack={() => save.bringBack(done)} onLeave={discard} />}
@@ -205,12 +210,12 @@ function RecordForm({ kind, record, shelves, toBeMade = false }: RecordScreenPro
         />
         {twin && (
           <Notice tone="warn" testID="same-name">
-            {`${capital(KINDS[kind].one)} '${called(twin)}'${twinAbout === '' ? '' : `, ${twinAbout},`} has this name too. Another name tells them apart.`}
+            {RECORD_SCREEN.nameTooAnother(capital(KINDS[kind].one), called(twin), twinAbout === '' ? '' : `, ${twinAbout},`)}
           </Notice>
         )}
         {controller?.ok && (
           <View style={{ marginHorizontal: -space.large }}>
-            <Fold title="Try it" about="keyed as the one beside your kiln would be" testID="try">
+            <Fold title={RECORD_SCREEN.tryIt} about={RECORD_SCREEN.keyedOneBeside} testID="try">
               {() => <PanelTrial key={JSON.stringify(controller.record)} controller={controller.record} />}
             </Fold>
           </View>
@@ -218,14 +223,14 @@ function RecordForm({ kind, record, shelves, toBeMade = false }: RecordScreenPro
         {formState.errors.root?.message && <Notice tone="warn">{formState.errors.root.message}</Notice>}
         {caution && <Notice tone="care">{caution}</Notice>}
         {save.held && <Held />}
-        <Action title="Save" disabled={save.saving} testID="save-record" onPress={() => void settleAndKeep()} />
+        <Action title={RECORD_SCREEN.save} disabled={save.saving} testID="save-record" onPress={() => void settleAndKeep()} />
         {!isNew && LABELLED.includes(kind) && (
-          <Action kind="second" title="Label" testID="open-label" onPress={() => router.push(`/label/${kind}/${record.id}`)} />
+          <Action kind="second" title={WORDS.label} testID="open-label" onPress={() => router.push(`/label/${kind}/${record.id}`)} />
         )}
         {!isNew && archives && (
           <Action
             kind="second"
-            title={archived ? 'Restore' : 'Archive'}
+            title={archived ? WORDS.restore : RECORD_SCREEN.archive}
             testID="put-away"
             onPress={() => archive.save({ kind, id: record.id, name: called(record), archived: !archived }, { then: leave })}
           />
@@ -248,7 +253,7 @@ function useOwnFamily(shelves: Shelves): (glass: RecordOf<'glasses'>) => RecordO
     const taken = shelves.families.find(({ id }) => id === glass.familyId);
     if (!taken) return glass;
     if (made.current?.from !== taken.id) {
-      const family = { ...taken, id: uuid(), version: 0, name: glass.name, source: `taken as ${taken.name}`, provisional: true as const };
+      const family = { ...taken, id: uuid(), version: 0, name: glass.name, source: RECORD_SCREEN.takenAs(taken.name), provisional: true as const };
       outbox.put('saveRecord', { kind: 'families', record: family, before: null }, { on: 0 });
       made.current = { from: taken.id, id: family.id };
     }
@@ -268,13 +273,13 @@ function twinOf(kind: ShelfKind, record: ShelfRecord, name: string, shelves: She
 function StaleChoice({ stands, onKeep, onLeave }: { stands: string; onKeep(): void; onLeave(): void }) {
   const actions = (
     <>
-      <Action title="Save mine over it" testID="keep-mine" onPress={onKeep} />
-      <Action kind="second" title="Let mine go" testID="let-mine-go" onPress={onLeave} />
+      <Action title={WORDS.saveMineOver} testID="keep-mine" onPress={onKeep} />
+      <Action kind="second" title={WORDS.letMineGo} testID="let-mine-go" onPress={onLeave} />
     </>
   );
   return (
     <Notice tone="warn" testID="stale-choice" actions={actions}>
-      {`This record was changed elsewhere meanwhile; it is now ${stands}.`}
+      {RECORD_SCREEN.recordChangedElsewhere(stands)}
     </Notice>
   );
 }
@@ -307,7 +312,7 @@ function Stories({ kind, record, shelves, setValue }: Pick<RecordScreenProps, 'k
 function BeginAs({ value, onBegin }: { value: string | null; onBegin(id: string): void }) {
   return (
     <Choice
-      label="Begin as"
+      label={RECORD_SCREEN.beginAs}
       value={value}
       options={TYPICAL_CONTROLLERS.map(({ id, name, ...typical }) => ({ value: id, title: name, note: profileWords(typical) }))}
       onChange={onBegin}
@@ -319,13 +324,7 @@ function BeginAs({ value, onBegin }: { value: string | null; onBegin(id: string)
 function NotOnShelf({ onPress }: { onPress(): void }) {
   return (
     <View style={{ alignItems: 'flex-start' }}>
-      <Action
-        kind="plain"
-        title="It is not on the shelf yet"
-        label="Not on the shelf yet: describe the mould to make"
-        testID="making-new-form"
-        onPress={onPress}
-      />
+      <Action kind="plain" title={RECORD_SCREEN.notShelfYet} label={RECORD_SCREEN.notShelfYetDescribe} testID="making-new-form" onPress={onPress} />
     </View>
   );
 }
@@ -334,19 +333,18 @@ function GlassIs({ isFound, onChange }: { isFound: boolean; onChange(isFound: bo
   return (
     <>
       <Choice
-        label="It is"
+        label={RECORD_SCREEN.itIs}
         value={isFound ? 'found' : 'bought'}
         options={[
-          { value: 'bought', title: 'Of a family', note: 'as its maker sells it' },
-          { value: 'found', title: 'Found or made before', note: 'a tumbler, a pane, an old casting' },
+          { value: 'bought', title: RECORD_SCREEN.ofAFamily, note: RECORD_SCREEN.makerSells },
+          { value: 'found', title: RECORD_SCREEN.foundMadeBefore, note: RECORD_SCREEN.tumblerPaneOld },
         ]}
         onChange={(is) => onChange(is === 'found')}
         testID="glass-is"
       />
       {isFound && (
         <Notice tone="warn" testID="found-glass">
-          Fuse it with no other glass before a strip test of the two holds. Anneal its first piece longer and cooler, and look at it between polarisers. It gets
-          a family of its own, with the figures of the one chosen here until you know better.
+          {RECORD_SCREEN.fuseNoOther}
         </Notice>
       )}
     </>

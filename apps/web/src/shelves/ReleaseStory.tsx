@@ -6,6 +6,7 @@ import { useUnits } from '@/data/FormUnits';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Words } from '@/ui/Words';
+import { RELEASE_STORY } from './words';
 
 export interface ReleaseStoryProps {
   release: Release;
@@ -28,8 +29,8 @@ export function ReleaseStory({ release, shelves, onEmpty }: ReleaseStoryProps) {
         <View style={{ alignItems: 'flex-start' }}>
           <Action
             kind="plain"
-            title={`It is empty: it gave ${used.coats}`}
-            label={`It is empty: it gave ${used.coats}; count from today on`}
+            title={RELEASE_STORY.emptyGave(used.coats)}
+            label={RELEASE_STORY.emptyGaveCount(used.coats)}
             testID="release-empty"
             onPress={() => onEmpty(used.coats)}
           />

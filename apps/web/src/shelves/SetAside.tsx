@@ -10,8 +10,9 @@ import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Notice } from '@/ui/Notice';
 import { Words } from '@/ui/Words';
+import { SET_ASIDE } from './words';
 
-export const megabytes = (bytes: number): string => `${(bytes / 1e6).toFixed(1)} MB`;
+export const megabytes = (bytes: number): string => SET_ASIDE.mb((bytes / 1e6).toFixed(1));
 
 export function SetAside() {
   const client = useQueryClient();
@@ -30,19 +31,19 @@ export function SetAside() {
   return (
     <View style={{ paddingTop: space.wide, gap: space.small }} testID="set-aside">
       <Words bold role="heading" aria-level={2}>
-        Set aside
+        {SET_ASIDE.setAside}
       </Words>
-      {deleted !== '' && <Words>{`Deleted more than 30 days ago: ${deleted}.`}</Words>}
-      {lost !== '' && <Words>{`${lost}: no firing has had them for a day. They come back by themselves when a database that names them is restored.`}</Words>}
+      {deleted !== '' && <Words>{SET_ASIDE.deletedMoreThan(deleted)}</Words>}
+      {lost !== '' && <Words>{SET_ASIDE.noFiringHad(lost)}</Words>}
       {erase.error && <Notice tone="warn">{problemOfError(erase.error).message}</Notice>}
       {asking ? (
         <Notice
           tone="warn"
           actions={
             <>
-              <Action kind="second" title="Keep them" testID="keep-aside" onPress={() => setAsking(false)} />
+              <Action kind="second" title={SET_ASIDE.keepThem} testID="keep-aside" onPress={() => setAsking(false)} />
               <Action
-                title="Erase for good"
+                title={SET_ASIDE.eraseForGood}
                 disabled={erase.isPending}
                 testID="erase-aside"
                 onPress={() => erase.mutate(undefined, { onSettled: () => setAsking(false) })}
@@ -50,10 +51,10 @@ export function SetAside() {
             </>
           }
         >
-          {`Erase ${what}? This cannot be undone.`}
+          {SET_ASIDE.eraseCannotUndone(what)}
         </Notice>
       ) : (
-        <Action kind="second" title="Erase them …" testID="ask-erase-aside" onPress={() => setAsking(true)} />
+        <Action kind="second" title={SET_ASIDE.eraseThem} testID="ask-erase-aside" onPress={() => setAsking(true)} />
       )}
     </View>
   );

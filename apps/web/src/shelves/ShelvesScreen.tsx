@@ -23,7 +23,7 @@ import { Screen } from '@/ui/Screen';
 import { Swatch } from '@/ui/Swatch';
 import { Words } from '@/ui/Words';
 import { capital } from '@/ui/capital';
-import { aboutShelves, sourceOf } from './words';
+import { aboutShelves, sourceOf, SHELVES_SCREEN } from './words';
 import { Backups } from './Backups';
 import { OtherDevices } from './OtherDevices';
 import { SetAside } from './SetAside';
@@ -31,6 +31,7 @@ import { StripedSwatch } from './StripedSwatch';
 import { leftWords } from './leftWords';
 import { StudioUnits } from './StudioUnits';
 import { ThisDevice } from './ThisDevice';
+import { WORDS } from '@/ui/said';
 
 /** Fewer are seen at a glance. */
 const SEARCHED_FROM = 8;
@@ -42,13 +43,13 @@ export function ShelvesScreen() {
   const [wanted, setWanted] = useState('');
   // The field follows the fingers; what is found comes as soon as it can.
   const sought = useDeferredValue(wanted);
-  if (!shelves.data) return <Waiting query={shelves} title="Shelves" />;
+  if (!shelves.data) return <Waiting query={shelves} title={WORDS.shelves} />;
   const { data } = shelves;
   const all: readonly ShelfRecord[] = data[kind];
   return (
-    <Screen title="Shelves" subtitle="everything is calculated from these; past work keeps the figures it was made with">
+    <Screen title={WORDS.shelves} subtitle={SHELVES_SCREEN.everythingCalculatedThese}>
       <Choice<ShelfKind>
-        label="Shelf"
+        label={SHELVES_SCREEN.shelf}
         value={kind}
         options={SHELF_KINDS.map((value) => ({ value, title: kindOf(value).short ?? capital(KINDS[value].many) }))}
         onChange={(value) => {
@@ -59,23 +60,23 @@ export function ShelvesScreen() {
       />
       {all.some((record) => sourceOf(record) === TYPICAL_SOURCE && !data.archived.includes(record.id)) && (
         <Notice tone="plain" testID="typical-shelf">
-          Typical figures to begin with: open what you have and write its own over them, since everything is calculated from these.
+          {SHELVES_SCREEN.typicalFiguresBegin}
         </Notice>
       )}
       {kindOf(kind).fromPieces ? (
         <Words size="label" tone="muted" testID="from-pieces">
-          What comes out of a piece to be cut again: open the piece at its last firing, and keep it as made glass from there.
+          {SHELVES_SCREEN.whatComesOut}
         </Words>
       ) : (
-        <Action title={`New ${KINDS[kind].one}`} testID="new-record" onPress={() => router.push(`/shelves/${kind}/new`)} />
+        <Action title={SHELVES_SCREEN.new(KINDS[kind].one)} testID="new-record" onPress={() => router.push(`/shelves/${kind}/new`)} />
       )}
       {all.length >= SEARCHED_FROM && (
         <View style={{ paddingTop: space.large }}>
           <Search
-            label={`Find among ${all.length} ${KINDS[kind].many}`}
+            label={SHELVES_SCREEN.findAmong(all.length, KINDS[kind].many)}
             value={wanted}
             onChange={setWanted}
-            hint="words of its name, source, contents"
+            hint={SHELVES_SCREEN.wordsNameSource}
             testID="find-record"
           />
         </View>
@@ -113,7 +114,7 @@ const Found = memo(function Found({ kind, shelves, wanted }: FoundProps) {
         capital(KINDS[kind].many),
         present.map((record) => ({ name: titleOf(kind, record, about), about: rowOf(kind, record, about) })),
       ),
-      'Shelves',
+      WORDS.shelves,
     );
   return (
     <>
@@ -121,13 +122,13 @@ const Found = memo(function Found({ kind, shelves, wanted }: FoundProps) {
       <RecordList kind={kind} records={present} about={about} shelves={shelves} />
       {found.length === 0 && (
         <Words tone="muted" testID="no-record">
-          {all.length === 0 ? `No ${KINDS[kind].one} yet.` : 'None of them has these words.'}
+          {all.length === 0 ? SHELVES_SCREEN.noYet(KINDS[kind].one) : SHELVES_SCREEN.noneThemThese}
         </Words>
       )}
       {archived.length > 0 && (
         <View style={{ paddingTop: space.large }}>
           <Words bold role="heading" aria-level={2}>
-            Archived
+            {SHELVES_SCREEN.archived}
           </Words>
           <RecordList kind={kind} records={archived} about={about} shelves={shelves} />
         </View>
@@ -215,7 +216,7 @@ const Row = memo(function Row({ kind, record, about, shelves, left }: RowProps) 
       {photosOf(record)
         .slice(0, 1)
         .map((hash) => (
-          <Thumbnail key={hash} hash={hash} px={ROW_PX} alt={`Picture of ${titleOf(kind, record, about)}`} />
+          <Thumbnail key={hash} hash={hash} px={ROW_PX} alt={SHELVES_SCREEN.pictureOf(titleOf(kind, record, about))} />
         ))}
     </LinkRow>
   );

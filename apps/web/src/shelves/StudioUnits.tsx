@@ -10,13 +10,14 @@ import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
 import { Notice } from '@/ui/Notice';
 import { Words } from '@/ui/Words';
+import { STUDIO_UNITS } from './words';
 
 type UnitKey = 'temperatureUnit' | 'lengthUnit' | 'massUnit';
 
 const KINDS: readonly { key: UnitKey; label: string; options: readonly { value: Studio[UnitKey]; title: string }[] }[] = [
   {
     key: 'temperatureUnit',
-    label: 'Temperature',
+    label: STUDIO_UNITS.temperature,
     options: [
       { value: 'C', title: '°C' },
       { value: 'F', title: '°F' },
@@ -24,7 +25,7 @@ const KINDS: readonly { key: UnitKey; label: string; options: readonly { value: 
   },
   {
     key: 'lengthUnit',
-    label: 'Length',
+    label: STUDIO_UNITS.length,
     options: [
       { value: 'mm', title: 'mm' },
       { value: 'in', title: 'inch' },
@@ -32,10 +33,10 @@ const KINDS: readonly { key: UnitKey; label: string; options: readonly { value: 
   },
   {
     key: 'massUnit',
-    label: 'Mass',
+    label: STUDIO_UNITS.mass,
     options: [
-      { value: 'g', title: 'g, kg' },
-      { value: 'oz', title: 'oz, lb' },
+      { value: 'g', title: STUDIO_UNITS.gKg },
+      { value: 'oz', title: STUDIO_UNITS.ozLb },
     ],
   },
 ];
@@ -47,10 +48,10 @@ export function StudioUnits() {
   return (
     <View style={{ paddingTop: space.wide, gap: space.small }} testID="studio-units">
       <Words bold role="heading" aria-level={2}>
-        Figures and screen
+        {STUDIO_UNITS.figuresAndScreen}
       </Words>
       <Words size="label" tone="muted">
-        Write a size, mass or temperature in any unit: 3/8 in, 6 mm, 33 oz, 1390F. A bare number is in the unit chosen here.
+        {STUDIO_UNITS.writeSizeMass}
       </Words>
       {KINDS.map(({ key, label, options }) => (
         <View key={key}>
@@ -68,22 +69,22 @@ export function StudioUnits() {
         </View>
       ))}
       <Choice<Studio['theme']>
-        label="Look of the screen"
+        label={STUDIO_UNITS.lookScreen}
         value={studio.theme}
         options={[
-          { value: 'system', title: 'As the device', note: 'light or dark' },
-          { value: 'light', title: 'Light' },
-          { value: 'dark', title: 'Dark', note: 'for the kiln room' },
+          { value: 'system', title: STUDIO_UNITS.asTheDevice, note: STUDIO_UNITS.lightOrDark },
+          { value: 'light', title: STUDIO_UNITS.light },
+          { value: 'dark', title: STUDIO_UNITS.dark, note: STUDIO_UNITS.kilnRoom },
         ]}
         onChange={(theme) => save({ theme })}
         testID="theme"
       />
       <Choice<Studio['csv']>
-        label="Tables for a spreadsheet"
+        label={STUDIO_UNITS.tablesSpreadsheet}
         value={studio.csv}
         options={[
-          { value: 'comma', title: '1.5, 2.5', note: 'decimal point' },
-          { value: 'semicolon', title: '1,5; 2,5', note: 'decimal comma' },
+          { value: 'comma', title: '1.5, 2.5', note: STUDIO_UNITS.decimalPoint },
+          { value: 'semicolon', title: '1,5; 2,5', note: STUDIO_UNITS.decimalComma },
         ]}
         onChange={(csv) => save({ csv })}
         testID="csv"
@@ -110,18 +111,23 @@ function OtherControllers({ unit, onKeep }: { unit: Studio['temperatureUnit']; o
             <Action
               key={id}
               kind="second"
-              title={`Change ${name}`}
+              title={STUDIO_UNITS.change(name)}
               testID={`controller-counts-${id}`}
               onPress={() => router.push(`/shelves/controllers/${id}`)}
             />
           ))}
-          <Action kind="second" title={`${others.length === 1 ? 'It shows' : 'They show'} °${theirs}`} testID="controllers-keep" onPress={onKeep} />
+          <Action
+            kind="second"
+            title={`${others.length === 1 ? STUDIO_UNITS.itShows : STUDIO_UNITS.theyShow} °${theirs}`}
+            testID="controllers-keep"
+            onPress={onKeep}
+          />
         </View>
       }
     >
       {others.length === 1
-        ? `${one.name} is set to °${theirs}, and its key-in sheets are written so. Does it show °${unit}?`
-        : `${others.map(({ name }) => name).join(', ')} are set to °${theirs}, and their key-in sheets are written so. Does one of them show °${unit}?`}
+        ? STUDIO_UNITS.setKeySheets(one.name, theirs, unit)
+        : STUDIO_UNITS.setTheirKey(others.map(({ name }) => name).join(', '), theirs, unit)}
     </Notice>
   );
 }

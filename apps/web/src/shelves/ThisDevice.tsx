@@ -7,8 +7,9 @@ import { countKept, forgetReadings } from '@/outside/readingStore';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Words } from '@/ui/Words';
+import { THIS_DEVICE } from './words';
 
-const COUNTED = ['kept here'];
+const COUNTED = [THIS_DEVICE.keptHere];
 
 export function ThisDevice() {
   const client = useQueryClient();
@@ -23,39 +24,32 @@ export function ThisDevice() {
   return (
     <View style={{ paddingTop: space.wide, gap: space.small }} testID="this-device">
       <Words bold role="heading" aria-level={2}>
-        Without the server, on this device
+        {THIS_DEVICE.withoutServerDevice}
       </Words>
       {canKeepShell() ? (
-        <Words testID="opens-without-server">
-          {shellKept
-            ? 'Torvin opens here without its server too, with what was read last. What you change then waits here and is sent when it answers.'
-            : 'Once this page has been open for a moment, Torvin opens here without its server too.'}
-        </Words>
+        <Words testID="opens-without-server">{shellKept ? THIS_DEVICE.torvinOpensWithout : THIS_DEVICE.oncePageBeen}</Words>
       ) : (
         <>
-          <Words testID="needs-https">
-            This page came over plain http. While it stays open it goes on without the server, and what you change waits here. Closed, it cannot be opened again
-            until the server answers; nor can it be installed, keep the screen on, or notify you.
-          </Words>
+          <Words testID="needs-https">{THIS_DEVICE.pageCameOver}</Words>
           <Words size="label" tone="muted">
-            For that, Torvin is to be started with a certificate that this device trusts: TORVIN_CERT and TORVIN_KEY, as its README says.
+            {THIS_DEVICE.torvinStartedCertificate}
           </Words>
         </>
       )}
       {data && (
         <Words size="label" tone="muted" testID="kept-here">
-          {`Kept here of the studio: ${count(data.readings, 'page', 'pages')} and ${count(data.pictures, 'picture', 'pictures')}. Whoever can unlock this device can read them.`}
+          {THIS_DEVICE.keptStudioWhoever(count(data.readings, 'page', 'pages'), count(data.pictures, 'picture', 'pictures'))}
         </Words>
       )}
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
-        {offer && <Action title="Put Torvin among the apps" testID="install" onPress={() => void offer.prompt()} />}
+        {offer && <Action title={THIS_DEVICE.putTorvinAmong} testID="install" onPress={() => void offer.prompt()} />}
         {data !== undefined && data.readings + data.pictures > 0 && (
-          <Action kind="second" title="Forget what is kept here" testID="forget-readings" onPress={() => void forget()} />
+          <Action kind="second" title={THIS_DEVICE.forgetWhatKept} testID="forget-readings" onPress={() => void forget()} />
         )}
         <Action
           kind="plain"
-          title="Fault report"
-          label="What goes with a report of a fault"
+          title={THIS_DEVICE.faultReport}
+          label={THIS_DEVICE.whatGoesReport}
           testID="open-diagnostics"
           onPress={() => router.push('/shelves/diagnostics')}
         />

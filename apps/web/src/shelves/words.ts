@@ -42,3 +42,285 @@ export function madeOfWords({ stripes, lie }: Pick<Made, 'stripes' | 'lie'>, she
   const named = [...shares].map(([id, share]) => `${glassName(shelves, id)}${shares.size > 1 ? ` ${Math.round(100 * share)} %` : ''}`);
   return [...named, ...(shares.size > 1 ? [LIES[lie]] : [])].join(', ');
 }
+
+export const GLASS_CHOICE = {
+  madeHere: 'Made here',
+} as const;
+
+export const FORM_MAKINGS = {
+  makeItAgain: 'Make it again',
+  makeItHere: 'Make it here',
+  stepsWhatThey: (making: string): string => `${making}: its steps, what they take, and how long each waits`,
+  makingNext: (stageTitle: string): string => `In the making: ${stageTitle} is next`,
+} as const;
+
+export const FORM_PIECES = {
+  nothingBeenFired: 'Nothing has been fired with it yet',
+  oneFiring: 'One firing with it',
+  firingsWithIt: (fired: number): string => `${fired} firings with it`,
+  ofThatIt: (lasts: number): string => `, of ${lasts} that it lasts`,
+  theLast: (lastAt: string): string => `the last ${lastAt}`,
+  hadFiringsLasts: (fired: number, lasts: number): string =>
+    `It has had ${fired} of the ${lasts} firings that it lasts: look for cracks, ring it, weigh it against when it was new.`,
+  pictureOf: (pieceName: string): string => `Picture of ${pieceName}`,
+  noReleaseRecorded: (theOf: string): string => `No release recorded yet. A trial blank of ${theOf} costs less than coloured work.`,
+  tryClearBlank: 'Try it with a clear blank',
+  tryIt: (trial: string): string => `Try it with a clear blank, ${trial}`,
+} as const;
+
+export const FORM_COATS = {
+  noCoatRecorded: 'No coat recorded. Enter what keeps glass off it, and since when. Firings are counted from then.',
+  tellItsCoat: 'Tell its coat',
+  anotherPlace: 'Another place',
+  anotherPlaceCoated: 'Another place of it that is coated otherwise',
+  dryingOf: (formName: string): string => `Drying of ${formName}`,
+  planItsDrying: 'Plan its drying',
+  planDryingFiring: 'Plan its drying: a firing with no glass in it',
+  oneCoat: 'one coat',
+  coats: (coats: number, crossed: boolean): string => `${coats} coats${crossed ? ' crossed' : ''}`,
+  recoated: 'Recoated',
+} as const;
+
+export const DIAGNOSTICS_SCREEN = {
+  xPoint: (innerWidth: number, innerHeight: number, devicePixelRatio: number): string => `${innerWidth} x ${innerHeight}, ${devicePixelRatio} to a point`,
+  faultReport: 'For a fault report',
+  versionsSettingsHow:
+    'Versions, settings, how many there are of what, and what the server logged last. No names, notes, pictures or passcodes are in it; look it through before you hand it on.',
+  download: 'Download',
+} as const;
+
+export const SET_ASIDE = {
+  mb: (bytes: string): string => `${bytes} MB`,
+  setAside: 'Set aside',
+  deletedMoreThan: (deleted: string): string => `Deleted more than 30 days ago: ${deleted}.`,
+  noFiringHad: (lost: string): string => `${lost}: no firing has had them for a day. They come back by themselves when a database that names them is restored.`,
+  keepThem: 'Keep them',
+  eraseForGood: 'Erase for good',
+  eraseCannotUndone: (what: string): string => `Erase ${what}? This cannot be undone.`,
+  eraseThem: 'Erase them …',
+} as const;
+
+export const BACKUPS = {
+  askedFor: 'asked for',
+  beforeNewVersion: 'before a new version',
+  backup: 'Backup',
+  lastWith: (madeAt: string, holds: string, megabytes: string): string => `Last: ${madeAt}, with ${holds}; ${megabytes}.`,
+  noBackupYet: 'No backup yet.',
+  oneMadeItself: (folder: string): string =>
+    `One is made by itself each day that Torvin runs; the last 14 are kept in ${folder}. A disk can fail with all that lies on it: keep one on another disk too.`,
+  backingUp: 'Backing up …',
+  backUpNow: 'Back up now',
+  asOpenFiles: 'As open files',
+  allStudioOpen: 'All of the studio as open files: JSON for each piece, tables, pictures',
+  restoreABackup: 'Restore a backup',
+  downloadDeleteOne: 'or download or delete one',
+  leaveIt: 'Leave it',
+  checkingEveryHash: 'Checking every hash …',
+  restoreIt: 'Restore it',
+  restoreAllNow: (askingName: string): string =>
+    `Restore ${askingName}? All that is here now is moved aside, and what was done since is not in the backup. Others who have Torvin open see it at once.`,
+  keepIt: 'Keep it',
+  deleteForGood: 'Delete for good',
+  deleteBackupCannot: (dayOf: string): string => `Delete the backup of ${dayOf}? This cannot be undone.`,
+  download: 'Download',
+  delete: 'Delete …',
+  fromAFile: 'From a file …',
+  nowWhatSaved: (dayOf: string, holds: string, aside: null | string): string =>
+    `Here is now what was saved on ${dayOf}: ${holds}.${aside === null ? '' : ` What was here before lies in ${aside}.`}`,
+} as const;
+
+export const OTHER_DEVICES = {
+  openYourPhone: 'Open on your phone',
+  pointCameraType: 'Point its camera at this, or type the address into its browser. It has to be in the same network as the computer that Torvin runs on.',
+  doesNotOpen: 'It does not open',
+  whatLook: 'what to look at',
+  phoneSameNetwork:
+    'Is the phone in the same network? In one for guests devices do not see each other? Does the computer’s firewall let others in? It may have asked when Torvin was started. Does the computer sleep?',
+  computerOtherAddresses: 'This computer has other addresses too; the one that the phone can reach may be among them:',
+  torvinAnswersComputer:
+    'Torvin answers on this computer alone. Start it with npm run studio (or npm run demo -- --lan) to open it on phones in the same network. Each is asked once for a passcode.',
+  addressCamera: (url: string): string => `The address ${url}, for a camera`,
+  lettersDigitsCapital: (least: number, most: number): string => `${least} to ${most} letters or digits; capital letters, spaces and hyphens do not matter`,
+  passcodeChangedEvery: 'The passcode is changed. Every other device is asked for it.',
+  changeThePasscode: 'Change the passcode …',
+  chooseAPasscode: 'Choose a passcode …',
+  otherDeviceSigned: 'The other device that is signed in must enter it again.',
+  otherDevicesSigned: (others: number): string => `The ${others} other devices that are signed in must enter it again.`,
+  passcodeUntilNow: 'Passcode until now',
+  whoeverLostChanges: 'whoever has lost it changes it on the computer that Torvin runs on',
+  newPasscode: 'New passcode',
+  useThisOne: 'Use this one',
+  leaveIt: 'Leave it',
+  devicesThatAre: 'Devices that are in',
+  thisOne: (name: string): string => `${name} (this one)`,
+  sinceLastSeen: (enteredAt: string, seenAt: string): string => `since ${enteredAt}; last seen ${seenAt}`,
+  leave: 'Leave',
+  letNoLonger: (name: string): string => `Let ${name} in no longer`,
+} as const;
+
+export const STUDIO_UNITS = {
+  decimalComma: 'decimal comma',
+  temperature: 'Temperature',
+  length: 'Length',
+  mass: 'Mass',
+  gKg: 'g, kg',
+  ozLb: 'oz, lb',
+  figuresAndScreen: 'Figures and screen',
+  writeSizeMass: 'Write a size, mass or temperature in any unit: 3/8 in, 6 mm, 33 oz, 1390F. A bare number is in the unit chosen here.',
+  lookScreen: 'Look of the screen',
+  asTheDevice: 'As the device',
+  lightOrDark: 'light or dark',
+  light: 'Light',
+  dark: 'Dark',
+  kilnRoom: 'for the kiln room',
+  tablesSpreadsheet: 'Tables for a spreadsheet',
+  decimalPoint: 'decimal point',
+  change: (name: string): string => `Change ${name}`,
+  itShows: 'It shows',
+  theyShow: 'They show',
+  setKeySheets: (oneName: string, theirs: string, unit: string): string =>
+    `${oneName} is set to °${theirs}, and its key-in sheets are written so. Does it show °${unit}?`,
+  setTheirKey: (others: string, theirs: string, unit: string): string =>
+    `${others} are set to °${theirs}, and their key-in sheets are written so. Does one of them show °${unit}?`,
+} as const;
+
+export const THIS_DEVICE = {
+  keptHere: 'kept here',
+  withoutServerDevice: 'Without the server, on this device',
+  torvinOpensWithout: 'Torvin opens here without its server too, with what was read last. What you change then waits here and is sent when it answers.',
+  oncePageBeen: 'Once this page has been open for a moment, Torvin opens here without its server too.',
+  pageCameOver:
+    'This page came over plain http. While it stays open it goes on without the server, and what you change waits here. Closed, it cannot be opened again until the server answers; nor can it be installed, keep the screen on, or notify you.',
+  torvinStartedCertificate: 'For that, Torvin is to be started with a certificate that this device trusts: TORVIN_CERT and TORVIN_KEY, as its README says.',
+  keptStudioWhoever: (count: string, count2: string): string =>
+    `Kept here of the studio: ${count} and ${count2}. Whoever can unlock this device can read them.`,
+  putTorvinAmong: 'Put Torvin among the apps',
+  forgetWhatKept: 'Forget what is kept here',
+  faultReport: 'Fault report',
+  whatGoesReport: 'What goes with a report of a fault',
+} as const;
+
+export const SHELVES_SCREEN = {
+  everythingCalculatedThese: 'everything is calculated from these; past work keeps the figures it was made with',
+  shelf: 'Shelf',
+  typicalFiguresBegin: 'Typical figures to begin with: open what you have and write its own over them, since everything is calculated from these.',
+  whatComesOut: 'What comes out of a piece to be cut again: open the piece at its last firing, and keep it as made glass from there.',
+  new: (one: string): string => `New ${one}`,
+  findAmong: (all: number, many: string): string => `Find among ${all} ${many}`,
+  wordsNameSource: 'words of its name, source, contents',
+  noYet: (one: string): string => `No ${one} yet.`,
+  noneThemThese: 'None of them has these words.',
+  archived: 'Archived',
+  pictureOf: (titleOf: string): string => `Picture of ${titleOf}`,
+} as const;
+
+export const DELETE_RECORD = {
+  isDeleted: (name: string): string => `${name} is deleted.`,
+  delete: (name: string): string => `Delete ${name}`,
+} as const;
+
+export const FORM_STORY = {
+  cutThroughScale: (formUseName: string, view: string): string => `${formUseName}, cut through ${view}, to scale`,
+  cutThrough: 'Cut through',
+  cutThroughMeasured: 'Cut through, as it was measured on each side',
+  leftToRight: 'left to right',
+  theOtherWay: 'the other way',
+  doorToBack: 'door to back',
+  for: (familyName: string): string => `For ${familyName}`,
+  anotherGlassDraws: 'another glass draws in otherwise',
+  runsOverRim: (rim: string): string => `It runs over: the rim is ${rim} over the floor.`,
+  filledUpOver: 'Filled up to, over its floor',
+  depthGlassAnswer: 'a depth of glass; the answer is how much that takes',
+  ofGlass: (m3: string, m32: string): string => `${m3}, ${m32} of glass`,
+} as const;
+
+export const KILN_TIMES = {
+  doesNotGet: 'it does not get there',
+  writeHowLong: 'Write how long it took, such as 1:20 or 80 min: the others tell too little without it. Empty them all to leave it as it is.',
+  at: (perHour: string): string => `${perHour} at`,
+  noFurtherAt: 'no further at',
+  wallsStoreTimes: (wallOverChamber: string): string => ` Its walls store ${wallOverChamber} times what its chamber does, and give it back as it cools.`,
+  constantsFollowFull: (cold: string, hot: string, theAt: string, perHour: string, wall: string): string =>
+    `Its constants follow: at full power it climbs ${cold} cold and ${hot} ${theAt}; closed it falls ${perHour} there.${wall} Save to keep them.`,
+  asItIs: (kept: string): string => `as it is kept: ${kept}`,
+  whatClockTells: 'What a clock tells of it',
+  emptyUsualShelf: 'Empty, with its usual shelf: full power from cold, then switched off and left closed. What the engine calculates with follows.',
+  coldFullPower: (degrees: string): string => `From cold to ${degrees} at full power`,
+  fromColdTo: (degrees: string): string => `From cold to ${degrees}`,
+  tellsLossesTop: 'it tells the losses at the top',
+  coldIfGoes: (degrees: string): string => `From cold to ${degrees}, if it goes there`,
+  closedOff: (theFrom: string, to: string): string => `Closed and off, from ${theFrom} to ${to}`,
+  andOnFrom: (theFrom: string, to: string): string => `And on from ${theFrom} to ${to}`,
+  nextMorningThick: 'the next morning; thick walls that store heat show in it',
+  betweenTwoPlaces: (units: boolean, degrees: string): string => `Between two places ${units ? '12 in' : '300 mm'} apart, climbing past ${degrees}`,
+  ifKnownSuch: (unit: string): string => `if it is known, such as ${unit}`,
+  workOutConstants: 'Work out its constants',
+} as const;
+
+export const MADE_STORY = {
+  pieceBeenDeleted: (fromName: string): string => `From ${fromName}, a piece that has been deleted since.`,
+  from: (fromName: string): string => `From ${fromName}`,
+  openPiece: (fromName: string): string => `From ${fromName}: open that piece`,
+  madeTakeLess: (mass: string, left: string): string => `${mass} made, ${left}: take less in one of these pieces, or weigh what there was.`,
+  made: (mass: string, left: string): string => `${mass} made, ${left}`,
+  laidThesePieces: 'Laid in these pieces, cut or to be cut; what a saw turns to mud comes on top.',
+} as const;
+
+export const MAKING_STORY = {
+  coatsOf: (on: number, of: number): string => `, ${on} of ${of} coats`,
+  allDone: 'All of it is done.',
+  goOnTo: (stageTitle: string): string => `Go on to: ${stageTitle}`,
+  itWeighs: 'It weighs',
+  theWaxWeighs: 'The wax weighs',
+  waxCameOut: 'Wax that came out weighs',
+  sayWhenDay: 'Say when: a day and a time.',
+  stillComeTell: 'That is still to come: tell it once it is done.',
+  keepTheWeighing: 'Keep the weighing',
+  coatIsOn: (coatsOn: number): string => `Coat ${coatsOn} is on`,
+  done: (stageTitle: string): string => `Done: ${stageTitle}`,
+  weighItAgain: 'Weigh it again',
+  leftAloneGo: 'Left alone; go on',
+  paceDryAbout: (dryAt: string): string => `At this pace it is dry about ${dryAt}.`,
+  bagGoodUntil: (bagUntil: string): string => `Its bag was good until ${bagUntil}: try a cupful first, and see that it sets.`,
+  planThatFiring: 'Plan that firing',
+  planFiringNo: 'Plan that firing: with no glass in it',
+  tellItsCoat: 'Tell its coat',
+  when: 'When',
+  takeLastBack: 'Take the last back',
+  takeThe: (stageTitle: string): string => `Take the last back: ${stageTitle}`,
+} as const;
+
+export const RECORD_FIELDS = {
+  colourHint: '# and six hexadecimal digits',
+  noneOfThem: 'None of them',
+  noYetMake: (what: string): string => `There is no ${what} yet: make one first.`,
+  youNoneYet: (label: string): string => `${label}: you have none yet.`,
+  pickIt: (label: string): string => `${label}: pick it`,
+} as const;
+
+export const RELEASE_STORY = {
+  emptyGave: (coats: number): string => `It is empty: it gave ${coats}`,
+  emptyGaveCount: (coats: number): string => `It is empty: it gave ${coats}; count from today on`,
+} as const;
+
+export const RECORD_SCREEN = {
+  new: (one: string): string => `New ${one}`,
+  nameTooAnother: (capital: string, called: string, twinAbout: string): string =>
+    `${capital} '${called}'${twinAbout} has this name too. Another name tells them apart.`,
+  tryIt: 'Try it',
+  keyedOneBeside: 'keyed as the one beside your kiln would be',
+  save: 'Save',
+  archive: 'Archive',
+  takenAs: (takenName: string): string => `taken as ${takenName}`,
+  recordChangedElsewhere: (stands: string): string => `This record was changed elsewhere meanwhile; it is now ${stands}.`,
+  beginAs: 'Begin as',
+  notShelfYet: 'It is not on the shelf yet',
+  notShelfYetDescribe: 'Not on the shelf yet: describe the mould to make',
+  itIs: 'It is',
+  ofAFamily: 'Of a family',
+  makerSells: 'as its maker sells it',
+  foundMadeBefore: 'Found or made before',
+  tumblerPaneOld: 'a tumbler, a pane, an old casting',
+  fuseNoOther:
+    'Fuse it with no other glass before a strip test of the two holds. Anneal its first piece longer and cooler, and look at it between polarisers. It gets a family of its own, with the figures of the one chosen here until you know better.',
+} as const;

@@ -5,6 +5,7 @@ import { Themed, useTheme } from '@/theme/ThemeContext';
 import { COLUMN_WIDTH, space } from '@/theme/theme';
 import { Action } from './Action';
 import { Words } from './Words';
+import { BROKEN } from './said';
 
 export function Broken(props: ErrorBoundaryProps) {
   return (
@@ -19,14 +20,14 @@ function Said({ error, retry }: ErrorBoundaryProps) {
   return (
     <View role="main" style={{ flex: 1, gap: space.large, padding: space.large, maxWidth: COLUMN_WIDTH, backgroundColor: colours.ground }} testID="broken">
       <Words size="heading" bold role="heading" aria-level={1}>
-        This page could not be drawn
+        {BROKEN.pageCouldNot}
       </Words>
-      <Words>That is a fault of Torvin, not of your work: what was saved is safe, and what was not sent yet is kept in this browser.</Words>
+      <Words>{BROKEN.faultTorvinNot}</Words>
       <Words size="label" tone="muted">
         {error.message}
       </Words>
-      <Action title="Draw it again" testID="draw-again" onPress={() => void retry()} />
-      <Action kind="second" title="Go to the Bench" testID="leave-broken" onPress={() => window.location.assign('/bench')} />
+      <Action title={BROKEN.drawItAgain} testID="draw-again" onPress={() => void retry()} />
+      <Action kind="second" title={BROKEN.goBench} testID="leave-broken" onPress={() => window.location.assign('/bench')} />
     </View>
   );
 }

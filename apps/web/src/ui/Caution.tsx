@@ -9,6 +9,7 @@ import { useTheme } from '@/theme/ThemeContext';
 import { space } from '@/theme/theme';
 import { Notice, WarningSign } from './Notice';
 import { Words } from './Words';
+import { CAUTION } from './said';
 
 export interface CautionProps {
   /** The kind of work. */
@@ -73,11 +74,11 @@ export function Caution({ about, starts = false, brief = false, children, testID
       <WarningSign colour={colours.muted} />
       <KitListItem.Content>
         <Words size="label" numberOfLines={1}>
-          {`Take care. ${firstOf(children)}`}
+          {CAUTION.takeCare(firstOf(children))}
         </Words>
       </KitListItem.Content>
       <Words size="label" tone="touch">
-        read
+        {CAUTION.read}
       </Words>
     </KitListItem>
   );

@@ -23,6 +23,7 @@ import { Words } from './Words';
 import { dayAndClock } from './clock';
 import { closeShared, openShared, useShared } from './shared';
 import { useNow } from './useNow';
+import { CONNECTION, WORDS } from './said';
 
 const PANEL = 'waiting';
 
@@ -68,22 +69,22 @@ export function ConnectionWord() {
     // It will answer yet: what stands here is what it said last.
     return asOf && <AsOf>{asOf}</AsOf>;
   }
-  const waits = waiting.length > 0 && `${waiting.length} ${waiting.length === 1 ? 'waits' : 'wait'}${kept ? '' : ', not kept'}`;
-  const silent = ['offline', asOf && `as of ${asOf}`, waits].filter(Boolean).join(' · ');
-  const ofDisk = ['disk full', waits].filter(Boolean).join(' · ');
-  const word = !answers ? silent : full ? ofDisk : `${refused.length} not saved`;
-  return <Action kind="plain" title={word} label={`${word}: what waits for the server`} testID="connection" onPress={() => openShared(PANEL)} />;
+  const waits = waiting.length > 0 && `${waiting.length} ${waiting.length === 1 ? 'waits' : 'wait'}${kept ? '' : CONNECTION.notKept}`;
+  const silent = ['offline', asOf && CONNECTION.asOf(asOf), waits].filter(Boolean).join(' · ');
+  const ofDisk = [CONNECTION.diskFull, waits].filter(Boolean).join(' · ');
+  const word = !answers ? silent : full ? ofDisk : CONNECTION.notSaved(refused.length);
+  return <Action kind="plain" title={word} label={CONNECTION.whatWaitsServer(word)} testID="connection" onPress={() => openShared(PANEL)} />;
 }
 
 function AsOf({ children }: { children: string }) {
   return (
     <Words size="label" tone="muted" testID="as-of">
-      {`as of ${children} …`}
+      {CONNECTION.asOfWaiting(children)}
     </Words>
   );
 }
 
-const NOT_KEPT = 'This browser has no room to keep it, so it is in this page alone: leave the page open until the server answers.';
+const NOT_KEPT = CONNECTION.browserNoRoom;
 
 /** Stands in the frame, under whatever page is open. */
 export function WaitingDrawer() {
@@ -95,9 +96,9 @@ export function WaitingDrawer() {
   if (!open || (answers && refused.length === 0 && !full)) return null;
   return (
     <Drawer
-      title={!answers ? 'The server does not answer' : full ? 'The disk is full' : 'Not saved'}
-      label="What waits for the server"
-      closeLabel="Done with what waits"
+      title={!answers ? CONNECTION.serverDoesNot : full ? CONNECTION.theDisk : CONNECTION.notSavedTitle}
+      label={CONNECTION.whatWaits}
+      closeLabel={CONNECTION.doneWhatWaits}
       onClose={closeShared}
       testID="waiting"
       ofFrame
@@ -105,18 +106,11 @@ export function WaitingDrawer() {
       <View style={{ gap: space.small }}>
         {answers && full && (
           <Notice tone="warn" testID="disk-full">
-            The disk that the studio lies on is full. All that was saved is there; nothing more is saved until somebody makes room on it. What you change waits
-            in this browser and goes by itself then.
+            {CONNECTION.diskStudioLies}
           </Notice>
         )}
         {!answers && <ShownAsOf />}
-        {!answers && kept && (
-          <Words tone="muted">
-            {waiting.length > 0
-              ? 'Saved in this browser, even if you close the tab. Sent in this order when the server answers:'
-              : 'Nothing waits. What you change now is kept in this browser and sent when the server answers.'}
-          </Words>
-        )}
+        {!answers && kept && <Words tone="muted">{waiting.length > 0 ? CONNECTION.savedBrowserEven : CONNECTION.nothingWaitsWhat}</Words>}
         {!kept && (
           <Notice tone="warn" testID="not-kept">
             {NOT_KEPT}
@@ -141,7 +135,7 @@ export function WaitingDrawer() {
 function ShownAsOf() {
   const at = useOldestShown(useTold(lastHeard));
   const now = useNow();
-  return at === null ? null : <Words testID="shown-as-of">{`What stands on this page is as of ${dayAndClock(at, new Date(now))}.`}</Words>;
+  return at === null ? null : <Words testID="shown-as-of">{CONNECTION.whatStandsPage(dayAndClock(at, new Date(now)))}</Words>;
 }
 
 function RefusedSave({ entry, refusal }: { entry: Entry; refusal: Refusal }) {
@@ -155,23 +149,23 @@ function RefusedSave({ entry, refusal }: { entry: Entry; refusal: Refusal }) {
       tone="warn"
       actions={
         <>
-          {way === 'again' && <Action title="Send it again" testID="refused-again" onPress={() => outbox.again(entry.id)} />}
-          {way === 'asItIs' && <Action title="Fire it as it is" testID="refused-as-it-is" onPress={() => outbox.again(entry.id, asItIs)} />}
-          {way === 'atOnce' && <Action title="Save it all the same" testID="refused-at-once" onPress={() => outbox.again(entry.id, atOnce)} />}
-          {way === 'back' && <Action title="Bring it back with mine" testID="refused-back" onPress={() => outbox.bringBackWithMine(entry.id)} />}
+          {way === 'again' && <Action title={CONNECTION.sendItAgain} testID="refused-again" onPress={() => outbox.again(entry.id)} />}
+          {way === 'asItIs' && <Action title={CONNECTION.fireItAs} testID="refused-as-it-is" onPress={() => outbox.again(entry.id, asItIs)} />}
+          {way === 'atOnce' && <Action title={CONNECTION.saveAllSame} testID="refused-at-once" onPress={() => outbox.again(entry.id, atOnce)} />}
+          {way === 'back' && <Action title={CONNECTION.bringBackMine} testID="refused-back" onPress={() => outbox.bringBackWithMine(entry.id)} />}
           {way === 'withNamed' && (
             <Action
-              title="Bring both back"
+              title={CONNECTION.bringBothBack}
               testID="refused-with-named"
               onPress={() => outbox.again(entry.id, { ...(entry.variables as Variables['restoreRecord']), withNamed: true })}
             />
           )}
-          {way === 'mine' && <Action title="Save mine over it" testID="refused-mine" onPress={() => outbox.mineOverTheirs(entry.id)} />}
-          <Action kind="second" title="Let it go" testID="refused-drop" onPress={() => outbox.discard(entry.id)} />
+          {way === 'mine' && <Action title={WORDS.saveMineOver} testID="refused-mine" onPress={() => outbox.mineOverTheirs(entry.id)} />}
+          <Action kind="second" title={CONNECTION.letItGo} testID="refused-drop" onPress={() => outbox.discard(entry.id)} />
         </>
       }
     >
-      {`${outbox.wordsOf(entry)} was not taken: ${refusal.problem.message}`}
+      {CONNECTION.wasNotTaken(outbox.wordsOf(entry), refusal.problem.message)}
     </Notice>
   );
 }

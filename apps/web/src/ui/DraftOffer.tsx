@@ -5,6 +5,7 @@ import { isSameUnits, useFormUnits } from '@/data/FormUnits';
 import type { Drafting } from '@/data/useDraft';
 import { Action } from './Action';
 import { Notice } from './Notice';
+import { DRAFT_OFFER } from './said';
 
 export interface DraftOfferProps<T> {
   draft: Drafting<T>;
@@ -41,15 +42,15 @@ export function DraftOffer<T>({ draft, onTake, what, titles }: DraftOfferProps<T
         <>
           <Action
             kind="second"
-            title={titles?.take ?? 'Go on with it'}
+            title={titles?.take ?? DRAFT_OFFER.goOnWith}
             testID="take-draft"
             onPress={() => (form && offered.units && !isSameUnits(form.units, offered.units) ? form.adopt(offered.units) : take())}
           />
-          <Action kind="plain" title={titles?.leave ?? 'Throw it away'} testID="drop-draft" onPress={decide} />
+          <Action kind="plain" title={titles?.leave ?? DRAFT_OFFER.throwItAway} testID="drop-draft" onPress={decide} />
         </>
       }
     >
-      {`${what?.(offered.values) ?? 'Something was entered here and not saved'}, ${format(offered.at, 'd MMMM, HH:mm')}.`}
+      {`${what?.(offered.values) ?? DRAFT_OFFER.somethingEnteredNot}, ${format(offered.at, 'd MMMM, HH:mm')}.`}
     </Notice>
   );
 }

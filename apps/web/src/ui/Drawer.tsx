@@ -10,6 +10,7 @@ import { Action } from './Action';
 import { Words } from './Words';
 import { useWayOut } from './useWayOut';
 import { useDrawerPlace } from './useWidth';
+import { DRAWER } from './said';
 
 export interface DrawerProps {
   title: string;
@@ -51,7 +52,7 @@ export function Drawer({ title, subtitle, label, onClose, closeLabel, children, 
               </Words>
             )}
           </View>
-          <Action kind="plain" title="Done" label={closeLabel} testID={`close-${testID}`} onPress={onClose} />
+          <Action kind="plain" title={DRAWER.done} label={closeLabel} testID={`close-${testID}`} onPress={onClose} />
         </View>
         {children}
       </ScrollView>

@@ -11,9 +11,10 @@ import { Action } from './Action';
 import { Field } from './Field';
 import { Screen } from './Screen';
 import { Words } from './Words';
+import { ENTER_PASSCODE } from './said';
 
 const COARSE = '(pointer: coarse)';
-const usualName = (): string => (window.matchMedia?.(COARSE).matches ? 'Phone' : 'Computer');
+const usualName = (): string => (window.matchMedia?.(COARSE).matches ? ENTER_PASSCODE.phone : ENTER_PASSCODE.computer);
 
 export function EnterPasscode() {
   const [passcode, setPasscode] = useState('');
@@ -25,17 +26,12 @@ export function EnterPasscode() {
   const waiting = useEntries().length;
   const send = (): void => enter.mutate();
   return (
-    <Screen title="Torvin" subtitle="a studio in this network">
+    <Screen title={ENTER_PASSCODE.torvin} subtitle={ENTER_PASSCODE.studioNetwork}>
       <View style={{ gap: space.large, maxWidth: 420 }} testID="enter">
-        <Words>
-          Each device is asked once for the passcode of this studio. It was shown where Torvin was started, beside a link that lets in a browser on that
-          computer.
-        </Words>
-        {waiting > 0 && (
-          <Words testID="waits-for-passcode">{`${waiting === 1 ? 'One change made here waits' : `${waiting} changes made here wait`} for it, kept in this browser.`}</Words>
-        )}
+        <Words>{ENTER_PASSCODE.eachDeviceAsked}</Words>
+        {waiting > 0 && <Words testID="waits-for-passcode">{ENTER_PASSCODE.keptBrowser(waiting)}</Words>}
         <Field
-          label="Passcode"
+          label={ENTER_PASSCODE.passcode}
           value={passcode}
           onChange={(typed) => {
             enter.reset();
@@ -43,12 +39,12 @@ export function EnterPasscode() {
           }}
           onSubmit={send}
           error={enter.error ? problemOfError(enter.error).message : undefined}
-          hint="capital letters, spaces and hyphens do not matter"
+          hint={ENTER_PASSCODE.capitalLettersSpaces}
           testID="passcode"
         />
-        <Field label="Name of this device" value={device} onChange={setDevice} onSubmit={send} hint="as listed on Shelves" testID="device-name" />
+        <Field label={ENTER_PASSCODE.nameDevice} value={device} onChange={setDevice} onSubmit={send} hint={ENTER_PASSCODE.listedShelves} testID="device-name" />
         <Action
-          title={enter.isPending ? 'Looking …' : 'Let this device in'}
+          title={enter.isPending ? ENTER_PASSCODE.looking : ENTER_PASSCODE.letDevice}
           disabled={enter.isPending || passcode.trim() === ''}
           testID="enter-passcode"
           onPress={send}

@@ -10,6 +10,7 @@ import { TARGET, scaled } from '@/theme/theme';
 import { FigureText } from './FigureText';
 import { Hidden } from './Hidden';
 import { Words } from './Words';
+import { FIGURE_BLOCK } from './said';
 
 export interface FigureBlockProps {
   label: string;
@@ -54,7 +55,7 @@ export function FigureBlock({ value, other, otherNote, wide = false, onTouch, te
       <Block value={turned && other ? other : value} {...rest} note={turned ? (otherNote ?? rest.note) : rest.note} />
       {other && (
         <Hidden>
-          <Words>{`, or ${text(turned ? value : other)}`}</Words>
+          <Words>{FIGURE_BLOCK.or(text(turned ? value : other))}</Words>
         </Hidden>
       )}
     </Pressable>

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { Choice, type ChoiceProps } from './Choice';
 import { Search } from './Search';
+import { FOUND_CHOICE } from './said';
 
 const SHOWN_AT_MOST = 8;
 
@@ -21,10 +22,10 @@ export function FoundChoice({ options, none, ...choice }: FoundChoiceProps) {
     <View>
       {options.length > SHOWN_AT_MOST && (
         <Search
-          label={`${choice.label}: find among ${options.length}`}
+          label={FOUND_CHOICE.findAmong(choice.label, options.length)}
           value={wanted}
           onChange={setWanted}
-          hint="words of its name"
+          hint={FOUND_CHOICE.wordsName}
           testID={`find-${testID}`}
         />
       )}

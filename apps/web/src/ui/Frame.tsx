@@ -17,6 +17,7 @@ import { PLACES } from './places';
 import { RECKON, closeShared, openShared, useShared } from './shared';
 import { TakeBackBar } from './takeBack';
 import { isWide, useLayout } from './useWidth';
+import { FRAME } from './said';
 
 const RAIL_WIDTH = scaled(112);
 const BAR_HEIGHT = scaled(60);
@@ -40,7 +41,7 @@ function ReckonKey({ wide }: { wide: boolean }) {
     <Pressable
       role="button"
       aria-expanded={open}
-      aria-label="Reckon"
+      aria-label={FRAME.reckon}
       testID="open-reckon"
       onPress={() => (open ? closeShared() : openShared(RECKON))}
       style={{
@@ -52,7 +53,7 @@ function ReckonKey({ wide }: { wide: boolean }) {
       }}
     >
       <Words size={wide ? 'text' : 'label'} bold tone={open ? 'onTouch' : 'touch'} style={useLetters(wide)}>
-        Reckon
+        {FRAME.reckon}
       </Words>
     </Pressable>
   );
@@ -100,10 +101,10 @@ export function Frame({ children }: { children: ReactNode }) {
           : { flexDirection: 'row', backgroundColor: colours.surface, borderTopWidth: StyleSheet.hairlineWidth, borderColor: colours.line }
       }
     >
-      <View role="navigation" aria-label="Places" style={wide ? undefined : { flexDirection: 'row', flexGrow: 1, flexShrink: 1 }}>
+      <View role="navigation" aria-label={FRAME.places} style={wide ? undefined : { flexDirection: 'row', flexGrow: 1, flexShrink: 1 }}>
         {places}
       </View>
-      <View role="region" aria-label="Tools">
+      <View role="region" aria-label={FRAME.tools}>
         <ReckonKey wide={wide} />
       </View>
     </View>

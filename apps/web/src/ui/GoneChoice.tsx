@@ -1,6 +1,7 @@
 /** What was changed here was deleted elsewhere meanwhile: it comes back with the change, or both are given up. */
 import { Action } from './Action';
 import { Notice } from './Notice';
+import { GONE_CHOICE, WORDS } from './said';
 
 export interface GoneChoiceProps {
   /** 'piece', 'glass'. */
@@ -16,12 +17,12 @@ export function GoneChoice({ what, onBringBack, onLeave }: GoneChoiceProps) {
       testID="gone-choice"
       actions={
         <>
-          <Action title="Bring it back with mine" testID="bring-back-mine" onPress={onBringBack} />
-          <Action kind="second" title="Let mine go" testID="let-mine-go" onPress={onLeave} />
+          <Action title={GONE_CHOICE.bringBackMine} testID="bring-back-mine" onPress={onBringBack} />
+          <Action kind="second" title={WORDS.letMineGo} testID="let-mine-go" onPress={onLeave} />
         </>
       }
     >
-      {`This ${what} was deleted elsewhere meanwhile, and your change of it is not saved.`}
+      {GONE_CHOICE.deletedElsewhereMeanwhile(what)}
     </Notice>
   );
 }

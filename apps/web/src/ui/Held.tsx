@@ -2,6 +2,7 @@
 import { useSyncExternalStore } from 'react';
 import { useOutbox } from '@/outbox/useOutbox';
 import { Notice } from './Notice';
+import { HELD } from './said';
 
 export function Held() {
   const outbox = useOutbox();
@@ -9,12 +10,12 @@ export function Held() {
   if (!kept)
     return (
       <Notice tone="warn" testID="held">
-        The server does not answer, and this browser has no room to keep this: leave the page open until it does.
+        {HELD.serverDoesNot}
       </Notice>
     );
   return (
     <Notice tone="plain" testID="held">
-      The server does not answer. This is kept here and sent when it does; you can go on, or leave the page.
+      {HELD.serverDoesNotAnswer}
     </Notice>
   );
 }

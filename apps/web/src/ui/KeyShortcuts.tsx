@@ -8,6 +8,7 @@ import { Action } from './Action';
 import { Words } from './Words';
 import { Tick } from './Tick';
 import { SHORTCUTS, chordOf, isTyping, lettersAreOn, meaningOf, setLetters, useLetters } from './shortcuts';
+import { KEY_SHORTCUTS, WORDS } from './said';
 
 /** So long a first key waits for its second. */
 const PAIR_MS = 1500;
@@ -43,7 +44,7 @@ export function KeyShortcuts() {
   const letters = useLetters();
   const close = (): void => setListed(false);
   return (
-    <KitDialog isVisible={listed} onBackdropPress={close} aria-label="Keys" testID="shortcuts">
+    <KitDialog isVisible={listed} onBackdropPress={close} aria-label={KEY_SHORTCUTS.keys} testID="shortcuts">
       {SHORTCUTS.map(({ keys, does }) => (
         <View key={keys} style={{ flexDirection: 'row', gap: space.medium }}>
           <View style={{ width: 140 }}>
@@ -52,8 +53,8 @@ export function KeyShortcuts() {
           <Words>{does}</Words>
         </View>
       ))}
-      <Tick on={letters} title="Single-letter shortcuts" onPress={() => setLetters(!letters)} testID="letters" />
-      <Action kind="plain" title="Close" testID="close-shortcuts" onPress={close} />
+      <Tick on={letters} title={KEY_SHORTCUTS.singleLetterShortcuts} onPress={() => setLetters(!letters)} testID="letters" />
+      <Action kind="plain" title={WORDS.close} testID="close-shortcuts" onPress={close} />
     </KitDialog>
   );
 }

@@ -5,6 +5,7 @@ import { useEntries } from '@/outbox/useOutbox';
 import { useOtherVersion } from '@/outside/version';
 import { Action } from './Action';
 import { BottomLine } from './BottomLine';
+import { NEWER_TORVIN, WORDS } from './said';
 
 export function NewerTorvin() {
   const newer = useNewerShell();
@@ -21,17 +22,20 @@ export function NewerTorvin() {
       testID="newer"
       actions={
         <>
-          <Action kind="plain" title={loading ? 'Loading …' : 'Load it'} disabled={loading} testID="load-newer" onPress={() => void load()} />
-          {!other && <Action kind="plain" title="×" label="Not now" testID="newer-later" onPress={putNewerOff} />}
+          <Action
+            kind="plain"
+            title={loading ? NEWER_TORVIN.loading : NEWER_TORVIN.loadIt}
+            disabled={loading}
+            testID="load-newer"
+            onPress={() => void load()}
+          />
+          {!other && <Action kind="plain" title="×" label={WORDS.notNow} testID="newer-later" onPress={putNewerOff} />}
         </>
       }
     >
-      {other ? `The server runs another version of Torvin than this page. ${waitWords(waiting)}` : 'A newer Torvin is ready.'}
+      {other ? NEWER_TORVIN.serverRunsAnother(waitWords(waiting)) : NEWER_TORVIN.newerTorvinReady}
     </BottomLine>
   );
 }
 
-const waitWords = (waiting: number): string =>
-  waiting === 0
-    ? 'Your changes wait here until you reload the page.'
-    : `${waiting === 1 ? 'One change waits' : `${waiting} changes wait`} here and ${waiting === 1 ? 'is' : 'are'} sent once you reload the page.`;
+const waitWords = (waiting: number): string => (waiting === 0 ? NEWER_TORVIN.yourChangesWait : NEWER_TORVIN.sentOnceYou(waiting));

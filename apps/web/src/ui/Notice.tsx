@@ -5,6 +5,7 @@ import Svg, { Path } from 'react-native-svg';
 import { useTheme } from '@/theme/ThemeContext';
 import { space } from '@/theme/theme';
 import { Words } from './Words';
+import { NOTICE } from './said';
 
 export interface NoticeProps {
   tone: 'warn' | 'care' | 'plain';
@@ -13,7 +14,7 @@ export interface NoticeProps {
   testID?: string;
 }
 
-const LEADS = { warn: '', care: 'Take care. ', plain: '' } as const;
+const LEADS = { warn: '', care: NOTICE.takeCare, plain: '' } as const;
 
 export const Notice = memo(function Notice({ tone, children, actions, testID }: NoticeProps) {
   const { colours } = useTheme();

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { readStored, writeStored } from '@/outside/storage';
 import { Action } from './Action';
 import { BottomLine } from './BottomLine';
+import { OVER_HTTP } from './said';
 
 const SAID = 'torvin-said-http';
 
@@ -14,8 +15,8 @@ export function OverHttp() {
     setSaid(true);
   };
   return (
-    <BottomLine testID="over-http" actions={<Action kind="plain" title="×" label="Understood" testID="over-http-understood" onPress={understood} />}>
-      Over plain http Torvin goes on without its server only while this page stays open. Shelves say what https adds.
+    <BottomLine testID="over-http" actions={<Action kind="plain" title="×" label={OVER_HTTP.understood} testID="over-http-understood" onPress={understood} />}>
+      {OVER_HTTP.overPlainHttp}
     </BottomLine>
   );
 }

@@ -10,6 +10,7 @@ import { Words } from './Words';
 import { MAIN_ID } from './SkipLink';
 import { usePageTitle } from './announce';
 import { useDrawerPlace, useLayout } from './useWidth';
+import { SCREEN } from './said';
 
 /** Where a page goes back to. */
 export interface Back {
@@ -181,5 +182,5 @@ function Header({ title, of, subtitle, back, actions, plain = false }: HeaderPro
 /** Kept from rendering with the page: it never changes while a bead is dragged. */
 const BackLink = memo(function BackLink({ title, href }: Back) {
   const router = useRouter();
-  return <Action kind="plain" oneLine title={`‹ ${title}`} label={`Back to ${title}`} onPress={() => router.navigate(href)} />;
+  return <Action kind="plain" oneLine title={`‹ ${title}`} label={SCREEN.backTo(title)} onPress={() => router.navigate(href)} />;
 });

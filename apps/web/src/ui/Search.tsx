@@ -5,6 +5,7 @@ import Svg, { Circle, Path } from 'react-native-svg';
 import { useTheme } from '@/theme/ThemeContext';
 import { Action } from './Action';
 import { Words } from './Words';
+import { SEARCH } from './said';
 
 export interface SearchProps {
   label: string;
@@ -33,7 +34,7 @@ export function Search({ label, value, onChange, hint, testID }: SearchProps) {
             <Path d="M12.5 12.5 L18 18" stroke={colours.muted} strokeWidth={2} />
           </Svg>
         }
-        clearIcon={value !== '' && <Action kind="plain" title="×" label="Clear the search" onPress={() => onChange('')} testID={`${testID}-clear`} />}
+        clearIcon={value !== '' && <Action kind="plain" title="×" label={SEARCH.clearTheSearch} onPress={() => onChange('')} testID={`${testID}-clear`} />}
       />
       <Words size="note" tone="muted">
         {hint}

@@ -7,6 +7,7 @@ import { useTheme } from '@/theme/ThemeContext';
 import { space } from '@/theme/theme';
 import { Action } from './Action';
 import { Words } from './Words';
+import { SIDE_BY_SIDE } from './said';
 
 export interface SideBySideProps {
   /** What the two columns are. */
@@ -26,7 +27,7 @@ export function SideBySide({ heads, rows, testID }: SideBySideProps) {
         <View role="row" style={line}>
           <View role={'columnheader' as never} style={{ flex: 1 }}>
             <Words size="note" tone="muted">
-              figure
+              {SIDE_BY_SIDE.figure}
             </Words>
           </View>
           {heads.map((head, i) => (
@@ -57,7 +58,7 @@ export function SideBySide({ heads, rows, testID }: SideBySideProps) {
         <View style={{ alignItems: 'flex-start' }}>
           <Action
             kind="plain"
-            title={explained ? 'Enough of that' : 'What do these mean?'}
+            title={explained ? SIDE_BY_SIDE.enoughOfThat : SIDE_BY_SIDE.whatDoThese}
             testID={`${testID}-terms`}
             onPress={() => setExplained(!explained)}
           />

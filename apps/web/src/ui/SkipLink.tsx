@@ -2,6 +2,7 @@
 import { createElement, useState } from 'react';
 import { useTheme } from '@/theme/ThemeContext';
 import { TARGET, fonts, space, wordSize } from '@/theme/theme';
+import { WORDS } from './said';
 
 export const MAIN_ID = 'main';
 
@@ -33,6 +34,6 @@ export function SkipLink() {
         ...(focused ? shown : hidden),
       },
     },
-    'To the page',
+    WORDS.toThePage,
   );
 }

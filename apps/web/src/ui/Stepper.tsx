@@ -7,6 +7,7 @@ import { useTheme } from '@/theme/ThemeContext';
 import { TARGET, figureSize, fonts } from '@/theme/theme';
 import { Action } from './Action';
 import { Words } from './Words';
+import { STEPPER } from './said';
 
 export interface StepperProps<T> {
   label: string;
@@ -73,7 +74,7 @@ export function Stepper<T>({ label, shown, other, read, stepped, value, onValue,
             {label}
           </Words>
         </View>
-        <Action kind="plain" title="−" label={`${label} less`} disabled={ends(-1)} testID={`${testID}-less`} onPress={() => step(-1)} />
+        <Action kind="plain" title="−" label={STEPPER.less(label)} disabled={ends(-1)} testID={`${testID}-less`} onPress={() => step(-1)} />
         <TextInput
           value={typed ?? shown.figure}
           onChangeText={type}
@@ -100,7 +101,7 @@ export function Stepper<T>({ label, shown, other, read, stepped, value, onValue,
             {shown.unit}
           </Words>
         </View>
-        <Action kind="plain" title="+" label={`${label} more`} disabled={ends(1)} testID={`${testID}-more`} onPress={() => step(1)} />
+        <Action kind="plain" title="+" label={STEPPER.more(label)} disabled={ends(1)} testID={`${testID}-more`} onPress={() => step(1)} />
       </View>
       {other && error === null && (
         <Words size="note" tone="muted" style={{ textAlign: 'center', marginTop: -4 }} testID={`${testID}-other`}>

@@ -8,6 +8,7 @@ import { useTheme } from '@/theme/ThemeContext';
 import { RADIUS, TARGET, fonts, wordSize } from '@/theme/theme';
 import { Words } from './Words';
 import { readClock } from './clock';
+import { TIME_INPUT } from './said';
 
 interface InputProps {
   label: string;
@@ -133,5 +134,5 @@ export function ClockInput({ label, value, onChange, testID }: ClockInputProps) 
     onBlur: take,
     onKeyDown: (event: { key: string }) => event.key === 'Enter' && take(),
   };
-  return <LabelledInput label={label} error={wrong ? 'Write 18:30 or 6.30 pm.' : undefined} field={field} testID={testID} />;
+  return <LabelledInput label={label} error={wrong ? TIME_INPUT.writeOrPm : undefined} field={field} testID={testID} />;
 }

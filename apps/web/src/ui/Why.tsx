@@ -5,6 +5,7 @@ import { View } from 'react-native';
 import { useTheme } from '@/theme/ThemeContext';
 import { TARGET, space } from '@/theme/theme';
 import { Words } from './Words';
+import { WHY } from './said';
 
 export interface WhyProps {
   children: ReactNode;
@@ -25,12 +26,12 @@ export function Why({ children, lines, of, testID }: WhyProps) {
         <KitButton
           type="clear"
           aria-expanded={open}
-          aria-label={`Why? ${of}`}
+          aria-label={WHY.why(of)}
           onPress={() => setOpen(!open)}
           testID={testID}
           buttonStyle={{ minWidth: TARGET, paddingHorizontal: 0 }}
         >
-          <Words tone="touch">why?</Words>
+          <Words tone="touch">{WHY.whyLabel}</Words>
         </KitButton>
       </View>
       {open && (

@@ -3,6 +3,7 @@ import { useEffect } from 'react';
 import { told, useTold } from '@/outside/told';
 import { Hidden } from './Hidden';
 import { Words } from './Words';
+import { ANNOUNCE } from './said';
 
 const title = told('');
 
@@ -10,7 +11,7 @@ const title = told('');
 export function usePageTitle(next: string, main: boolean): void {
   useEffect(() => {
     if (!main) return;
-    document.title = `${next} · Torvin`;
+    document.title = ANNOUNCE.torvin(next);
     title.set(next);
   }, [next, main]);
 }

@@ -5,15 +5,16 @@ import { type TemperatureUnit, formatTemperature, text } from '@torvin/core/unit
 import type { FiringResult, Lesson } from '@torvin/schema';
 import Svg, { Line, Path } from 'react-native-svg';
 import { useTheme } from '@/theme/ThemeContext';
+import { RESULTS } from './said';
 
-export const RESULT_WORDS: Record<FiringResult, string> = { short: 'short', right: 'right', past: 'too far' };
+export const RESULT_WORDS: Record<FiringResult, string> = { short: 'short', right: 'right', past: RESULTS.tooFar };
 
-export const resultWords = (result: FiringResult | null): string => (result === null ? 'not opened' : RESULT_WORDS[result]);
+export const resultWords = (result: FiringResult | null): string => (result === null ? RESULTS.notOpened : RESULT_WORDS[result]);
 
 /** What was to be seen on it; stuck also where that was told of how it came off. '' where nothing was. */
 export function seenWords({ seen, released }: { seen: readonly Flaw[]; released: Released | null }): string {
   const stuck: readonly Flaw[] = released === 'stuck' ? ['stuck'] : [];
-  return [flawWords([...stuck, ...seen]), ...(released === 'broke' ? ['broke coming off'] : [])].filter((words) => words !== '').join(', ');
+  return [flawWords([...stuck, ...seen]), ...(released === 'broke' ? [RESULTS.brokeComingOff] : [])].filter((words) => words !== '').join(', ');
 }
 
 export const releasedWords = (released: Released): string => RELEASED_NAMES[released].toLowerCase();
@@ -31,13 +32,12 @@ export function ResultSign({ result }: { result: FiringResult | null }) {
 }
 
 /** By how much, to stand behind the result. */
-export const byWords = ({ by }: Lesson): string => (by === null ? '' : by === 'far' ? ', by far' : ', by a little');
+export const byWords = ({ by }: Lesson): string => (by === null ? '' : by === 'far' ? RESULTS.byFar : RESULTS.byALittle);
 
 /** What was said of what a firing teaches, beside its result; '' where that is all. */
 export function lessonSentence({ leftOut, witness }: Lesson, unit: TemperatureUnit): string {
   const at = (celsius: number): string => text(formatTemperature(celsius, unit));
-  return [
-    ...(witness ? [`At the glass it was ${at(witness.glass_C)} while the controller read ${at(witness.controller_C)}.`] : []),
-    ...(leftOut ? ['Left out of what the kiln has taught.'] : []),
-  ].join(' ');
+  return [...(witness ? [RESULTS.glassWhileController(at(witness.glass_C), at(witness.controller_C))] : []), ...(leftOut ? [RESULTS.leftOutWhat] : [])].join(
+    ' ',
+  );
 }

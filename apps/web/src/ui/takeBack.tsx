@@ -2,6 +2,7 @@
 import { told, useTold } from '@/outside/told';
 import { Action } from './Action';
 import { BottomLine } from './BottomLine';
+import { TAKE_BACK } from './said';
 
 interface Offer {
   what: string;
@@ -23,8 +24,8 @@ export function TakeBackBar() {
       testID="take-back"
       actions={
         <>
-          <Action kind="plain" title="Bring back" testID="bring-back" onPress={bringBack} />
-          <Action kind="plain" title="×" label="Leave it so" onPress={() => offerBack(null)} />
+          <Action kind="plain" title={TAKE_BACK.bringBack} testID="bring-back" onPress={bringBack} />
+          <Action kind="plain" title="×" label={TAKE_BACK.leaveItSo} onPress={() => offerBack(null)} />
         </>
       }
     >

@@ -6,6 +6,8 @@ import { Words } from '@/ui/Words';
 import { useAsked } from '@/ui/useListAddress';
 import { isWide, useLayout } from '@/ui/useWidth';
 import { FiringPage } from '@/workbench';
+import { ADDRESSES } from '@/pages/words';
+import { WORDS } from '@/ui/said';
 
 export default function NotebookPage() {
   return isWide(useLayout()) ? <Latest /> : <NotebookPane />;
@@ -16,10 +18,10 @@ function Latest() {
   const firings = useSearched(useAsked(NOTEBOOK_ADDRESS));
   const [latest] = firings.data?.pages[0].firings ?? [];
   if (latest) return <FiringPage key={latest.id} id={latest.id} />;
-  if (!firings.data) return <Waiting query={firings} title="Notebook" />;
+  if (!firings.data) return <Waiting query={firings} title={WORDS.notebook} />;
   return (
-    <Screen title="Notebook">
-      <Words tone="muted">What is fired and recorded stands here.</Words>
+    <Screen title={WORDS.notebook}>
+      <Words tone="muted">{ADDRESSES.noFirings}</Words>
     </Screen>
   );
 }

@@ -5,6 +5,8 @@ import { Screen } from '@/ui/Screen';
 import { Words } from '@/ui/Words';
 import { isWide, useLayout } from '@/ui/useWidth';
 import { PiecePage } from '@/workbench';
+import { ADDRESSES } from '@/pages/words';
+import { WORDS } from '@/ui/said';
 
 export default function PiecesPage() {
   return isWide(useLayout()) ? <Latest /> : <PiecesPane />;
@@ -14,11 +16,11 @@ export default function PiecesPage() {
 function Latest() {
   const pieces = usePieceRows({});
   const latest = useLatestPiece();
-  if (!pieces.rows) return <Waiting query={pieces} title="Pieces" />;
+  if (!pieces.rows) return <Waiting query={pieces} title={WORDS.pieces} />;
   if (latest) return <PiecePage key={latest} id={latest} />;
   return (
-    <Screen title="Pieces">
-      <Words tone="muted">What is made stands here, drawn from the side.</Words>
+    <Screen title={WORDS.pieces}>
+      <Words tone="muted">{ADDRESSES.noPieces}</Words>
     </Screen>
   );
 }

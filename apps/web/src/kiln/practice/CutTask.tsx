@@ -10,6 +10,7 @@ import { Action } from '@/ui/Action';
 import { Words } from '@/ui/Words';
 import { RunOutcome } from '../RunOutcome';
 import { type Practised, Verdict } from './shared';
+import { CUT_TASK } from '../words';
 
 type Says = 'goesOn' | 'stops';
 
@@ -23,16 +24,16 @@ export function CutTask({ segments, evaluation, turn, onDone }: Practised) {
   return (
     <View style={{ gap: space.medium }}>
       <Words>
-        {`'${cut.controller.name}' soaks at ${text(formatTemperature(cut.run.cutFrom_C, units.temperature))} on the way down when the power goes, for ${text(formatDuration(cut.cut_s))}. ${WARM} When the power is back, what does it do?`}
+        {CUT_TASK.soaksWayDown(cut.controller.name, text(formatTemperature(cut.run.cutFrom_C, units.temperature)), text(formatDuration(cut.cut_s)), WARM)}
       </Words>
-      <Words tone="muted">{`What its papers say: ${papersOf(units.temperature)[profileOf(cut.controller).afterCut]}`}</Words>
+      <Words tone="muted">{CUT_TASK.whatPapersSay(papersOf(units.temperature)[profileOf(cut.controller).afterCut])}</Words>
       {said === null ? (
         <View style={{ gap: space.small }}>
           {(['goesOn', 'stops'] as const).map((one) => (
             <Action
               key={one}
               kind="second"
-              title={one === 'goesOn' ? 'It goes on with the soak' : 'It stops, and the glass cools by itself'}
+              title={one === 'goesOn' ? CUT_TASK.goesSoak : CUT_TASK.stopsGlassCools}
               testID={`cut-${one}`}
               onPress={() => {
                 setSaid(one);
@@ -44,7 +45,7 @@ export function CutTask({ segments, evaluation, turn, onDone }: Practised) {
       ) : (
         <>
           <Verdict passed={right}>
-            {`The kiln came down to ${text(formatTemperature(cut.run.past.at(-1)?.target_C ?? 0, units.temperature))}. ${afterCutWords(cut.controller)}`}
+            {CUT_TASK.kilnCameDown(text(formatTemperature(cut.run.past.at(-1)?.target_C ?? 0, units.temperature)), afterCutWords(cut.controller))}
           </Verdict>
           <RunOutcome run={cut.run} start={start} planned={{ firing: PRACTICE_FIRING, segments, switchOff, evaluation }} />
         </>
@@ -53,9 +54,9 @@ export function CutTask({ segments, evaluation, turn, onDone }: Practised) {
   );
 }
 
-const WARM = 'Nobody opens the kiln.';
+const WARM = CUT_TASK.nobodyOpensKiln;
 const papersOf = (unit: TemperatureUnit) => ({
-  goesOn: 'after a cut the program is taken up again.',
-  goesOnIfWarm: `after a cut the program is taken up again where the kiln has lost no more than ${text(formatDifference(STILL_WARM_K, unit))}.`,
-  stops: 'after a cut it waits to be started.',
+  goesOn: CUT_TASK.afterCutProgram,
+  goesOnIfWarm: CUT_TASK.afterCutProgramTaken(text(formatDifference(STILL_WARM_K, unit))),
+  stops: CUT_TASK.afterCutWaits,
 });

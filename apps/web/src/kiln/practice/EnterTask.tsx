@@ -10,6 +10,7 @@ import { PanelView } from '@/panel/PanelView';
 import { space } from '@/theme/theme';
 import { Words } from '@/ui/Words';
 import { type Practised, Verdict } from './shared';
+import { ENTER_TASK } from '../words';
 
 export function EnterTask({ controller, segments, onDone }: Practised) {
   const wanted = toEnter(keyIn(segments, controller).rows);
@@ -27,12 +28,12 @@ export function EnterTask({ controller, segments, onDone }: Practised) {
   }
   return (
     <View style={{ gap: space.medium }}>
-      <Words>{`Key these ${wanted.length} segments into program ${first}${last > first ? ` or any up to ${last}` : ''}, and end the program.`}</Words>
+      <Words>{ENTER_TASK.keyTheseSegments(wanted.length, first, last > first, last)}</Words>
       <KeyedRows rows={wanted} controller={controller} testID="wanted-rows" />
       <PanelView panel={panel} onPressed={pressed} />
       {slips && (
         <Verdict passed={slips.length === 0}>
-          {slips.length === 0 ? 'It holds what it should.' : slips.map((slip) => slipSentence(slip, wanted, shown ?? [], controller)).join(' ')}
+          {slips.length === 0 ? ENTER_TASK.holdsWhatShould : slips.map((slip) => slipSentence(slip, wanted, shown ?? [], controller)).join(' ')}
         </Verdict>
       )}
     </View>

@@ -13,6 +13,7 @@ import { Chips } from '@/ui/Chips';
 import { Choice } from '@/ui/Choice';
 import { Words } from '@/ui/Words';
 import { type Practised, Verdict, able, insteadWords } from './shared';
+import { FIND_TASK } from '../words';
 
 const FIGURES: readonly { value: FigureKind; title: string }[] = [
   { value: 'rate', title: 'rate' },
@@ -32,16 +33,20 @@ export function FindTask({ controller: asked, segments, turn, onDone }: Practise
   const [slip] = readBack(rows, hidden.program, controller);
   return (
     <View style={{ gap: space.medium }}>
-      <Words>
-        {`This was to be keyed; one figure of what stands in program ${first} is another. Press Program, ${first}, then Look through, and Enter from figure to figure.${insteadWords(asked, controller, 'cannot show a program again')}`}
-      </Words>
+      <Words>{FIND_TASK.keyedOneFigure(first, insteadWords(asked, controller, FIND_TASK.cannotShow))}</Words>
       <KeyedRows rows={rows} controller={controller} testID="wanted-rows" />
       <PanelView panel={panel} onPressed={setPanel} />
-      <Chips label="Segment" value={row} options={rows.map((_, i) => ({ value: String(i), title: `segment ${i + 1}` }))} onChange={setRow} testID="slip-row" />
-      <Choice<FigureKind> label="Which figure" value={figure} options={FIGURES} onChange={setFigure} testID="slip-figure" />
+      <Chips
+        label={FIND_TASK.segment}
+        value={row}
+        options={rows.map((_, i) => ({ value: String(i), title: FIND_TASK.segmentOf(i + 1) }))}
+        onChange={setRow}
+        testID="slip-row"
+      />
+      <Choice<FigureKind> label={FIND_TASK.whichFigure} value={figure} options={FIGURES} onChange={setFigure} testID="slip-figure" />
       {passed === null ? (
         <Action
-          title="That is the slip"
+          title={FIND_TASK.thatIsThe}
           disabled={row === null || figure === null}
           testID="say-slip"
           onPress={() => {

@@ -13,6 +13,7 @@ import { Words } from '@/ui/Words';
 import { RunOutcome, partsOf } from '../RunOutcome';
 import { RunView } from '../RunView';
 import { type Practised, Verdict, able, insteadWords } from './shared';
+import { LOOK_TASK } from '../words';
 
 export function LookTask({ controller: asked, segments, evaluation, onDone }: Practised) {
   const controller = able(asked, ({ addTime_s }) => addTime_s !== undefined);
@@ -42,20 +43,18 @@ export function LookTask({ controller: asked, segments, evaluation, onDone }: Pr
   if (!run) return null;
   return (
     <View style={{ gap: space.medium }}>
-      <Words>
-        {`The kiln does less than it says. Let it hold and check. While it holds, make the hold longer until the glass is as it should be: ${RECIPES.fullFuse.looksLike.right}.${insteadWords(asked, controller, 'makes no hold longer')}`}
-      </Words>
+      <Words>{LOOK_TASK.kilnDoesLess(RECIPES.fullFuse.looksLike.right, insteadWords(asked, controller, LOOK_TASK.makesNoHoldLonger))}</Words>
       <RunView run={run} setRun={setRun} start={start} cuts={false} pace="minute" stands />
-      {!left && <Action title="Check" testID="look-in" onPress={() => void look()} />}
-      {seen !== null && !left && <Words testID="look-seen">{`You see: ${seen}.`}</Words>}
+      {!left && <Action title={LOOK_TASK.check} testID="look-in" onPress={() => void look()} />}
+      {seen !== null && !left && <Words testID="look-seen">{LOOK_TASK.youSee(seen)}</Words>}
       {result !== null && (
         <>
           <Verdict passed={result === 'right'}>
             {result === 'right'
-              ? 'It came out as it should.'
+              ? LOOK_TASK.cameOutShould
               : result === 'early'
-                ? `It fell short: ${RECIPES.fullFuse.looksLike.early}. It needed a longer hold before it went on.`
-                : `It went too far: ${RECIPES.fullFuse.looksLike.late}.`}
+                ? LOOK_TASK.fellShortNeeded(RECIPES.fullFuse.looksLike.early)
+                : LOOK_TASK.wentTooFar(RECIPES.fullFuse.looksLike.late)}
           </Verdict>
           <RunOutcome run={run} start={start} planned={{ firing: READING_OFF, segments, switchOff, evaluation }} />
         </>

@@ -21,13 +21,15 @@ import { LookTask } from './LookTask';
 import { ShortenTask } from './ShortenTask';
 import type { Practised } from './shared';
 import { type Score, type Scored, keepScore, passedOf, readScore, scored } from './score';
+import { PRACTICE_SCREEN } from '../words';
+import { WORDS } from '@/ui/said';
 
 const ASKED: Record<Task, { title: string; about: string }> = {
-  enter: { title: 'Enter this', about: 'three segments, figure by figure; one minute' },
-  find: { title: 'Find the slip', about: 'look through a program and say which figure is wrong; one minute' },
-  look: { title: 'Check and add minutes', about: 'this kiln does less than it says: check, and hold for longer; three minutes' },
-  shorten: { title: 'Shorten to six', about: 'join eight segments to six without harm to the glass; two minutes' },
-  cut: { title: 'After a power cut', about: 'say what the controller does, and see what that does to the glass; one minute' },
+  enter: { title: PRACTICE_SCREEN.enterThis, about: PRACTICE_SCREEN.threeSegmentsFigure },
+  find: { title: PRACTICE_SCREEN.findTheSlip, about: PRACTICE_SCREEN.lookThroughProgram },
+  look: { title: PRACTICE_SCREEN.checkAddMinutes, about: PRACTICE_SCREEN.kilnDoesLess },
+  shorten: { title: PRACTICE_SCREEN.shortenToSix, about: PRACTICE_SCREEN.joinEightSegments },
+  cut: { title: PRACTICE_SCREEN.afterPowerCut, about: PRACTICE_SCREEN.sayWhatController },
 };
 const VIEWS: Record<Task, (props: Practised) => React.ReactNode> = { enter: EnterTask, find: FindTask, look: LookTask, shorten: ShortenTask, cut: CutTask };
 
@@ -52,21 +54,23 @@ export function PracticeScreen() {
   };
   const TaskView = open && VIEWS[open.task];
   return (
-    <Screen title="Practice" subtitle="At a controller of no make; nothing here starts a kiln" back={{ title: 'Kiln', href: '/kiln' }}>
+    <Screen title={PRACTICE_SCREEN.practice} subtitle={PRACTICE_SCREEN.controllerNoMake} back={{ title: WORDS.kiln, href: '/kiln' }}>
       <View style={{ gap: space.medium }}>
         {composed.problem && <Notice tone="warn">{composed.problem.message}</Notice>}
         {open === null && (
           <>
-            <Words>{`Five tasks, ten minutes in all, on a round tile of two sheets. It counts and behaves as '${controller.name}' does.`}</Words>
+            <Words>{PRACTICE_SCREEN.fiveTasksTen(controller.name)}</Words>
             <Chips
-              label="As which controller"
+              label={PRACTICE_SCREEN.asWhichController}
               value={controller.id}
               options={all.map(({ id, name }) => ({ value: id, title: name }))}
               onChange={(id) => id && setChosen(id)}
               testID="practise-as"
             />
-            <Words bold testID="score">{`${passedOf(score)} of ${TASKS.length} passed`}</Words>
-            {!kept && <Words tone="muted">This browser keeps nothing: the score is gone when the page is.</Words>}
+            <Words bold testID="score">
+              {PRACTICE_SCREEN.ofPassed(passedOf(score), TASKS.length)}
+            </Words>
+            {!kept && <Words tone="muted">{PRACTICE_SCREEN.browserKeepsNothing}</Words>}
             <View role="list" style={{ gap: space.medium }}>
               {TASKS.map((task) => {
                 const { passed } = score[task];
@@ -77,8 +81,8 @@ export function PracticeScreen() {
                     <View style={{ alignItems: 'flex-start' }}>
                       <Action
                         kind="second"
-                        title={passed > 0 ? 'Once more' : 'Begin'}
-                        label={`${ASKED[task].title}: ${passed > 0 ? 'once more' : 'begin'}`}
+                        title={passed > 0 ? PRACTICE_SCREEN.onceMore : PRACTICE_SCREEN.begin}
+                        label={`${ASKED[task].title}: ${passed > 0 ? PRACTICE_SCREEN.onceMore2 : 'begin'}`}
                         disabled={!composed.value || composed.stale}
                         testID={`begin-${task}`}
                         onPress={() => setOpen({ task, turn: score[task].tries })}
@@ -105,11 +109,11 @@ export function PracticeScreen() {
             <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
               <Action
                 kind="second"
-                title="Another try"
+                title={PRACTICE_SCREEN.anotherTry}
                 testID="another-try"
                 onPress={() => setOpen({ task: open.task, turn: Math.max(score[open.task].tries, open.turn + 1) })}
               />
-              <Action kind="plain" title="All tasks" testID="all-tasks" onPress={() => setOpen(null)} />
+              <Action kind="plain" title={PRACTICE_SCREEN.allTasks} testID="all-tasks" onPress={() => setOpen(null)} />
             </View>
           </View>
         )}
@@ -118,10 +122,10 @@ export function PracticeScreen() {
   );
 }
 
-const times = (count: number): string => (count === 1 ? 'once' : `${count} times`);
+const times = (count: number): string => (count === 1 ? 'once' : PRACTICE_SCREEN.times(count));
 
 function triesWords({ tries, passed, passedAt }: Scored): string {
-  if (tries === 0) return 'Not tried yet.';
-  if (passedAt === null) return `Tried ${times(tries)}, not passed yet.`;
-  return `Tried ${times(tries)}, passed ${times(passed)}, last on ${format(passedAt, 'd MMM')}.`;
+  if (tries === 0) return PRACTICE_SCREEN.notTriedYet;
+  if (passedAt === null) return PRACTICE_SCREEN.triedNotPassed(times(tries));
+  return PRACTICE_SCREEN.triedPassedLast(times(tries), times(passed), format(passedAt, 'd MMM'));
 }

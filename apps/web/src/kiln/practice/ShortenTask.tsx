@@ -11,6 +11,8 @@ import { Action } from '@/ui/Action';
 import { SideBySide } from '@/ui/SideBySide';
 import { Words } from '@/ui/Words';
 import { type Practised, Verdict } from './shared';
+import { SHORTEN_TASK } from '../words';
+import { WORDS } from '@/ui/said';
 
 export function ShortenTask({ controller, segments: planned, evaluation, onDone }: Practised) {
   const units = useUnits();
@@ -30,8 +32,10 @@ export function ShortenTask({ controller, segments: planned, evaluation, onDone 
   const passed = judged !== null && isShortened(segments, controller, judged);
   return (
     <View style={{ gap: space.medium }}>
-      <Words>{`A controller that holds ${SHORTEN.to} has to run these ${SHORTEN.from}. Joined, two go straight to the second one's target at the slower of their rates.`}</Words>
-      <Words bold testID="shorten-count">{`${rows.length} segments`}</Words>
+      <Words>{SHORTEN_TASK.controllerHoldsRun(SHORTEN.to, SHORTEN.from)}</Words>
+      <Words bold testID="shorten-count">
+        {SHORTEN_TASK.segments(rows.length)}
+      </Words>
       <View role="list" style={{ gap: space.hair }}>
         {rows.map((row, i) => (
           <View key={i} role="listitem" style={{ flexDirection: 'row', alignItems: 'center', gap: space.small }}>
@@ -45,16 +49,16 @@ export function ShortenTask({ controller, segments: planned, evaluation, onDone 
               (i < rows.length - 1 ? (
                 <Action
                   kind="plain"
-                  title="Join to next"
-                  label={`Join to next: segment ${i + 1}`}
+                  title={SHORTEN_TASK.joinToNext}
+                  label={SHORTEN_TASK.joinNextSegment(i + 1)}
                   testID={`join-${i}`}
                   onPress={() => take(joinSegments(segments, row.segment))}
                 />
               ) : (
                 <Action
                   kind="plain"
-                  title="Leave out"
-                  label={`Leave out segment ${i + 1}`}
+                  title={SHORTEN_TASK.leaveOut}
+                  label={SHORTEN_TASK.leaveOutSegment(i + 1)}
                   testID={`leave-out-${i}`}
                   onPress={() => take(removeSegment(segments, row.segment))}
                 />
@@ -64,20 +68,20 @@ export function ShortenTask({ controller, segments: planned, evaluation, onDone 
       </View>
       {judged === null ? (
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
-          <Action title="Judge it" disabled={!short} testID="judge-short" onPress={() => void judge()} />
-          <Action kind="second" title="From the beginning" testID="shorten-anew" onPress={() => setSegments(lengthened(planned, controller))} />
+          <Action title={SHORTEN_TASK.judgeIt} disabled={!short} testID="judge-short" onPress={() => void judge()} />
+          <Action kind="second" title={SHORTEN_TASK.fromTheBeginning} testID="shorten-anew" onPress={() => setSegments(lengthened(planned, controller))} />
         </View>
       ) : (
         <>
           <Verdict passed={passed}>
             {passed
-              ? 'It keeps every limit.'
+              ? SHORTEN_TASK.keepsEveryLimit
               : brokenOf(judged.readings)
                   .map((reading) => brokenSentence(reading, units, PRACTICE_FIRING.look))
                   .join(' ')}
           </Verdict>
           <SideBySide
-            heads={['as planned', 'with six']}
+            heads={[WORDS.asPlanned, SHORTEN_TASK.withSix]}
             rows={consequences({ firing: PRACTICE_FIRING, evaluation }, { firing: PRACTICE_FIRING, evaluation: judged }, units)}
             testID="shorten-changes"
           />

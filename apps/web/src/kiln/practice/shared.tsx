@@ -3,6 +3,7 @@ import { type Controller, type Profile, TYPICAL_CONTROLLERS, profileOf } from '@
 import type { PurposefulSegment } from '@torvin/core/kiln';
 import type { Evaluation } from '@torvin/core/schedule';
 import { Notice } from '@/ui/Notice';
+import { SHARED } from '../words';
 
 export interface Practised {
   controller: Controller & { name: string };
@@ -17,7 +18,7 @@ export interface Practised {
 export function Verdict({ passed, children }: { passed: boolean; children: string }) {
   return (
     <Notice tone={passed ? 'plain' : 'warn'} testID={passed ? 'task-passed' : 'task-failed'}>
-      {`${passed ? 'Passed.' : 'Not passed.'} ${children}`}
+      {`${passed ? SHARED.passed : SHARED.notPassed} ${children}`}
     </Notice>
   );
 }
@@ -27,4 +28,4 @@ export const able = (controller: Practised['controller'], can: (profile: Profile
   can(profileOf(controller)) ? controller : (TYPICAL_CONTROLLERS.find((one) => can(profileOf(one))) ?? controller);
 
 export const insteadWords = (controller: { name: string }, instead: { name: string }, cannot: string): string =>
-  controller === instead ? '' : ` '${controller.name}' ${cannot}: this one counts as '${instead.name}'.`;
+  controller === instead ? '' : SHARED.oneCounts(controller.name, cannot, instead.name);

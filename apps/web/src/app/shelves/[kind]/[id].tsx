@@ -9,6 +9,7 @@ import type { ShelfRecord } from '@/outside/records';
 import { wayOf } from '@/shelves/FormMakings';
 import { RecordScreen } from '@/shelves/RecordScreen';
 import { Waiting } from '@/ui/Loading';
+import { WORDS } from '@/ui/said';
 
 export default function ShelfRecordPage() {
   const { kind, id, on, of, zone, then } = useLocalSearchParams<{ kind: string; id: string; on?: string; of?: string; zone?: string; then?: string }>();
@@ -18,7 +19,7 @@ export default function ShelfRecordPage() {
   const last = useRef<ShelfRecord | undefined>(undefined);
   const known = SHELF_KINDS.find((one) => one === kind);
   if (!known) return <Redirect href="/shelves" />;
-  if (!shelves.data) return <Waiting query={shelves} title="Shelves" back={{ title: 'Shelves', href: '/shelves' }} />;
+  if (!shelves.data) return <Waiting query={shelves} title={WORDS.shelves} back={{ title: WORDS.shelves, href: '/shelves' }} />;
   const records: readonly ShelfRecord[] = shelves.data[known];
   const present =
     id === 'new' && !kindOf(known).fromPieces
