@@ -3,7 +3,7 @@ const node = {
   testEnvironment: 'node',
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/apps/web/src/$1' },
   transform: { '\\.[cm]?[jt]sx?$': '<rootDir>/scripts/esbuildTransform.cjs' },
-  transformIgnorePatterns: ['/node_modules/(?!(uuid|ml-levenberg-marquardt|is-any-array)/)'],
+  transformIgnorePatterns: ['/node_modules/(?!(uuid|ml-levenberg-marquardt|is-any-array|marked)/)'],
 };
 
 module.exports = {
@@ -28,7 +28,7 @@ module.exports = {
       rootDir: 'apps/web',
       testMatch: ['<rootDir>/src/**/*.test.{ts,tsx}'],
       moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
-      transformIgnorePatterns: ['/node_modules/(?!(?:@?react-native|@react-navigation|expo|@expo|@rneui|react-native-.*|uuid|nanoid|comlink)(?:/|-|$))'],
+      transformIgnorePatterns: ['/node_modules/(?!(?:@?react-native|@react-navigation|expo|@expo|@rneui|react-native-.*|uuid|nanoid|comlink|marked)(?:/|-|$))'],
     },
     {
       ...node,

@@ -51,7 +51,7 @@ beforeAll(async () => {
 });
 
 test('over https it is said that Torvin opens here without its server', async () => {
-  const me = await phone('/shelves');
+  const me = await phone('/settings?open=device');
   await me.sees('opens-without-server', /^Torvin opens here without its server too/);
   expect(await me.sees('kept-here', /: \d+ pages/)).not.toMatch(/: 0 pages/);
   expect(await me.has('over-http')).toBe(false);
@@ -133,7 +133,7 @@ test('pictures that were seen are seen there too', async () => {
 });
 
 test('a server that is slow: what was kept is shown after a moment, then what it says', async () => {
-  const me = await phone('/shelves');
+  const me = await phone('/settings?open=device');
   await me.find('this-device');
   await me.page.setRequestInterception(true);
   const held: (() => void)[] = [];
@@ -228,7 +228,7 @@ test('a page whose server has come to mean something else keeps what waits until
 });
 
 test('what is kept is forgotten when the person says so', async () => {
-  const me = await phone('/shelves');
+  const me = await phone('/settings?open=device');
   await me.press('forget-readings');
   await me.sees('kept-here', /^Kept here of the studio: 0 pages and 0 pictures\./);
   await me.page.close();

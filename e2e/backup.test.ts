@@ -28,7 +28,7 @@ test('a studio is backed up, a piece is deleted, and the backup brings it back; 
   const folder = mkdtempSync(join(tmpdir(), 'torvin-downloads-'));
   const session = await me.page.createCDPSession();
   await session.send('Browser.setDownloadBehavior', { behavior: 'allow', downloadPath: folder, browserContextId: here.browser.id });
-  await me.page.goto(`${studio.address}/shelves`);
+  await me.page.goto(`${studio.address}/settings?open=backup`);
   expect(await me.sees('last-backup', /^Last: \d\d:\d\d, with 9 pieces, 13 firings, 12 pictures; 0\.\d MB\.$/)).toBeTruthy();
   await me.press('back-up');
   const file = await kept(folder, '-asked.zip');
@@ -40,7 +40,7 @@ test('a studio is backed up, a piece is deleted, and the backup brings it back; 
   await me.openPiece('Sundial disc');
   await me.press('delete-piece');
   await me.gone('delete-piece');
-  await me.page.goto(`${studio.address}/shelves`);
+  await me.page.goto(`${studio.address}/settings?open=backup`);
   await me.press('fold-put-back');
 
   const damaged = join(folder, 'damaged.zip');

@@ -45,7 +45,7 @@ describe.each([
 
 test('the first piece is laid up, calculated and put on the Bench from nothing', async () => {
   const me = await Visitor.open(here.browser, PHONE);
-  await open(me, '/shelves');
+  await open(me, '/settings?open=units');
   // A studio that thinks in inches and ounces: a bare number is in them.
   await me.press('unit-length-in');
   await me.press('unit-mass-oz');

@@ -53,7 +53,7 @@ async function expectOurs(me: Visitor, view: string): Promise<void> {
 test('from New piece to a recorded firing in °F, inches and ounces', async () => {
   const me = await Visitor.open(here.browser, PHONE);
   const open = (path: string): Promise<unknown> => me.page.goto(studio.address + path);
-  await open('/shelves');
+  await open('/settings?open=units');
   for (const unit of ['temperature-F', 'length-in', 'mass-oz']) await me.press(`unit-${unit}`);
   // What is keyed is in what the controller shows: it is asked about, not left behind.
   await me.sees('controllers-count', /My controller is set to °C/);
@@ -352,7 +352,8 @@ test('words at 130 % are larger and clip nothing', async () => {
     ['/pieces', 'piece-link'],
     ['/pieces/new', 'save-piece'],
     ['/notebook', 'firing-link'],
-    ['/shelves', 'studio-units'],
+    ['/shelves', 'new-record'],
+    ['/settings?open=units', 'studio-units'],
   ];
   for (const [path, testId] of views) {
     await me.page.goto(studio.address + path);

@@ -116,7 +116,7 @@ test('over plain http a page that is open goes on without the server, also to wh
   await me.page.goto(`${elsewhere()}/pieces`);
   await me.openPiece('Tray, smallest of three');
   expect(await me.text('figure-depth')).not.toBe(depth);
-  await me.page.goto(`${elsewhere()}/shelves`);
+  await me.page.goto(`${elsewhere()}/settings?open=device`);
   await me.sees('needs-https', /^This page came over plain http/);
   expect(await me.inspect()).toEqual(soundly);
   await me.page.close();
@@ -132,7 +132,7 @@ test('what one device changes the other shows within two seconds, but not under 
   const [piece] = (await wholePieces(studio.address, ownLink(studio.heard()).token)).filter(({ name }) => name === 'Test tiles, clear');
   // Each comes to the front as it is opened: behind another it draws nothing.
   for (const [who, path, shown] of [
-    [another, `${elsewhere()}/shelves`, 'backups'],
+    [another, `${elsewhere()}/settings?open=backup`, 'backups'],
     [me, `${elsewhere()}/pieces/${piece.id}`, 'section-editor'],
     [laptop, `${studio.address}/pieces/${piece.id}`, 'section-editor'],
   ] as const) {
@@ -177,7 +177,7 @@ test('what one device changes the other shows within two seconds, but not under 
 });
 
 test('a device that is ended is asked again, and what it had not sent yet is kept until it is let in', async () => {
-  const me = await phone('/shelves');
+  const me = await phone('/settings?open=devices');
   await me.find('other-devices');
   await me.reads('Phone at the bench (this one)');
   expect(await me.sees('device', /The computer Torvin runs on/)).toMatch(/since/);
@@ -200,7 +200,7 @@ test('a device that is ended is asked again, and what it had not sent yet is kep
   await me.gone('connection');
   const laptop = await Visitor.open(here.browser, PHONE);
   await laptop.page.goto(ownLink(studio.heard()).link);
-  await laptop.page.goto(`${studio.address}/shelves`);
+  await laptop.page.goto(`${studio.address}/settings?open=devices`);
   await laptop.find('address');
   expect(await laptop.text('address')).toBe(elsewhere());
   expect(await laptop.inspect()).toEqual(soundly);
@@ -219,7 +219,7 @@ test('a device that is ended is asked again, and what it had not sent yet is kep
   await me.press('enter-passcode');
   await me.find('section-editor');
   // Not the computer that Torvin runs on: it has to know the one that holds.
-  await me.page.goto(`${elsewhere()}/shelves`);
+  await me.page.goto(`${elsewhere()}/settings?open=devices`);
   await me.press('change-passcode');
   await me.type('new-passcode', 'Kiln 13 opens');
   await me.type('old-passcode', given);

@@ -313,8 +313,8 @@ test('what was deleted long ago is erased when a person says so, and not before'
   const id = '0198c5a2-0000-7000-8000-00000000dead';
   expect((await asked('POST', '', { id, name: 'Given up', doc: { ...doc, journey: doc.journey.slice(0, 1) } })).status).toBe(200);
   expect((await asked('DELETE', `/${id}`, { version: 1 })).status).toBe(200);
-  await open('/shelves');
-  await me.find('new-record');
+  await open('/settings');
+  await me.find('fold-settings-backup');
   expect(await me.has('set-aside')).toBe(false);
   // As if it had been deleted five weeks ago, or the clock had jumped that far.
   const database = new Driver(join(studio.dataDir, 'torvin.db'), { timeout: 5000 });
@@ -324,7 +324,7 @@ test('what was deleted long ago is erased when a person says so, and not before'
   await me.page.goto('about:blank');
   await studio.stop();
   await studio.start();
-  await open('/shelves');
+  await open('/settings');
   await me.sees('set-aside', /^Set aside Deleted more than 30 days ago: one piece\./);
   await me.press('ask-erase-aside');
   await me.sees('set-aside', /Erase one piece\? This cannot be undone\./);

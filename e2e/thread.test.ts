@@ -283,11 +283,12 @@ describe('the thread, at 390 × 844', () => {
 
   step('°C and °F, light and dark switch, and are kept', async () => {
     const firing = me.page.url();
-    await me.page.goto(`${studio.address}/shelves`);
+    await me.page.goto(`${studio.address}/settings?open=units`);
     await me.press('unit-temperature-F');
+    await me.press('fold-settings-screen');
     await me.press('theme-dark');
     await me.page.waitForFunction(() => document.documentElement.style.colorScheme === 'dark');
-    await me.expectSound('shelves in the dark');
+    await me.expectSound('settings in the dark');
     await me.page.goto(firing);
     await me.sees('run-row-2', /1454\s*°F/);
     await me.sees('live-core-skin', /of 9 °F/);

@@ -89,9 +89,12 @@ test('keys go to the places, search, undo, and list themselves', async () => {
   await keys('g', 'n');
   await me.find('notebook-search');
   await keys('/');
+  await me.find('find-field');
   await me.page.keyboard.type('gn');
   // In the field keys are text.
-  expect(await (await me.find('notebook-search')).evaluate((node) => (node as HTMLInputElement).value)).toBe('gn');
+  expect(await (await me.find('find-field')).evaluate((node) => (node as HTMLInputElement).value)).toBe('gn');
+  await me.page.keyboard.press('Escape');
+  await me.gone('find');
   await me.goToPiece('Tray, smallest of three', studio.address);
   await me.press('journey-0');
   await me.press('layer-row-1');

@@ -63,7 +63,7 @@ export function hashOf(paths, { tests = false } = {}) {
   const add = (path) => {
     if (!existsSync(path)) return;
     if (statSync(path).isDirectory()) {
-      for (const name of readdirSync(path).sort()) if (!['node_modules', 'dist', '.expo', 'workers'].includes(name)) add(join(path, name));
+      for (const name of readdirSync(path).sort()) if (!['node_modules', 'dist', '.expo', 'workers', 'docs'].includes(name)) add(join(path, name));
       return;
     }
     if (!tests && /\.test\.tsx?$/.test(path)) return;
@@ -244,12 +244,40 @@ export function words(usage, options) {
 
 const WEB_DIST = 'apps/web/dist';
 
+/** Papers for whoever uses Torvin; the others are for who builds it. */
+const PAPERS = ['features', 'schedules', 'model', 'formats', 'glossary'];
+const COPYRIGHT = /^\W*(copyright\b|©).*$/im;
+
+/** What ships, each package with its licence and whose it is: of what was installed, from the lock file. */
+function licences() {
+  const { packages } = JSON.parse(readFileSync(at('package-lock.json'), 'utf8'));
+  const rows = Object.entries(packages).flatMap(([path, { dev, link, version, license }]) => {
+    if (!path.startsWith('node_modules/') || dev || link || !existsSync(at(path, 'package.json'))) return [];
+    const text = readdirSync(at(path)).find((name) => /^licen[cs]e/i.test(name) && statSync(at(path, name)).isFile());
+    const owner = text ? (COPYRIGHT.exec(readFileSync(at(path, text), 'utf8'))?.[0] ?? '') : '';
+    const said = license ?? JSON.parse(readFileSync(at(path, 'package.json'), 'utf8')).license ?? 'see the package';
+    const cell = (words) => String(words).replace(/[|<>]/g, ' ').trim();
+    return [`| ${cell(path.replace(/^.*node_modules\//, ''))} ${version} | ${cell(said)} | ${cell(owner)} |`];
+  });
+  return ['# Licences of what ships', '', '| package | licence | whose |', '|---|---|---|', ...[...new Set(rows)].sort()].join('\n');
+}
+
+/** Puts the papers beside the pages, so that they open as offline as those do. */
+export function copyPapers() {
+  const to = at('apps/web/public/docs');
+  rmSync(to, { recursive: true, force: true });
+  mkdirSync(to, { recursive: true });
+  for (const name of PAPERS) cpSync(at(`docs/${name}.md`), join(to, `${name}.md`));
+  writeFileSync(join(to, 'licences.md'), `${licences()}\n`);
+}
+
 async function buildWeb(tell) {
   tell('the engine’s worker');
   const { build } = await import('esbuild');
   rmSync(ENGINE_WORKER.outdir, { recursive: true, force: true });
   const { metafile } = await build({ ...ENGINE_WORKER, minify: true, entryNames: '[name]-[hash]', metafile: true });
   tell('bundling the pages');
+  copyPapers();
   const env = { ...EXPO_ENV, CI: '1', NODE_ENV: 'production' };
   // Metro alone would use one core of two and spend a third of its time on making each module small.
   const asked = ['export', '--platform', 'web', '--output-dir', 'dist', '--no-minify', '--max-workers', String(availableParallelism())];
@@ -315,7 +343,7 @@ async function buildServiceWorker() {
   });
 }
 
-const COMPRESSED = /\.(js|html|css|svg|json)$/;
+const COMPRESSED = /\.(js|html|css|svg|json|md)$/;
 const COMPRESSED_FROM_BYTES = 1024;
 
 /** Puts a compressed copy beside each file of text, so that the server need not compress it whenever it is asked for. */
@@ -337,7 +365,7 @@ async function compressBeside(folder) {
 
 export async function build() {
   await once('the server', at('dist/server'), [...shared, 'apps/server'], buildServer);
-  await once('the web app', at('apps/web/dist'), [...shared, 'apps/web'], buildWeb);
+  await once('the web app', at('apps/web/dist'), [...shared, 'apps/web', ...PAPERS.map((name) => `docs/${name}.md`)], buildWeb);
 }
 
 /** The exit code of a server that wants to be told something before it starts. */

@@ -9,6 +9,7 @@ const HOUSES = {
       'keys',
       'version',
       'numerics',
+      'find',
       'units',
       'glass',
       'stress',
@@ -45,6 +46,7 @@ const HOUSES = {
       'section',
       'plan',
       'shelves',
+      'settings',
       'layup',
       'planner',
       'journey',
@@ -52,7 +54,7 @@ const HOUSES = {
       'reckon',
       'runsheet',
     ],
-    ...['files', 'keyin', 'notebook', 'given', 'bench', 'kiln', 'gallery', 'pages', 'workbench', 'app'],
+    ...['files', 'keyin', 'notebook', 'given', 'bench', 'kiln', 'help', 'find', 'gallery', 'pages', 'workbench', 'app'],
   ],
 } as const;
 

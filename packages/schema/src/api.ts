@@ -48,6 +48,7 @@ import {
 import { DiagnosticsSchema } from './diagnostics';
 import { ImportQuerySchema, ImportedSchema, PieceFileSchema, ofOlderFormat } from './pieceFile';
 import { NewProgramSchema, ProgramQuerySchema, ProgramSchema } from './programs';
+import { FindQuerySchema, FoundSchema } from './found';
 import { NewReckoningSchema, RECKONINGS_KEPT, ReckoningSchema } from './reckonings';
 import { KIND_LIST, type KINDS, type KindName, kindOf } from './kinds/all';
 import type { Kind } from './kinds/kind';
@@ -188,6 +189,9 @@ export const api = {
   }),
   used: get('/api/used-set-up', 'How the like was set up when it was last fired; null where it never was', UsedSchema.nullable(), {
     query: UsedQuerySchema,
+  }),
+  find: get('/api/find', 'Whatever has all the words, the newest of each kind; slips of the fingers and other spellings are forgiven', FoundSchema, {
+    query: FindQuerySchema,
   }),
   bench: get('/api/bench', 'What is in the kiln, what waits and for what, what was last learned', BenchSchema, { computes: true }),
   access: get('/api/access', 'Where other devices find this studio, and which of them have been let in', AccessSchema),

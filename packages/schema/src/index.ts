@@ -15,6 +15,7 @@ export * from './pieceFile';
 export * from './kilnTime';
 export * from './programs';
 export * from './reckonings';
+export * from './found';
 export * from './access';
 export * from './diagnostics';
 export * from './api';

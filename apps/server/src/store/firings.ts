@@ -78,10 +78,10 @@ const ROW_COLUMNS = {
   ...{ pieceName: pieces.name, work_C, work_s, total_s, kilnName, familyName, look, firedAt: loads.at, zone: loads.zone },
 };
 
-function narrowed({ text, look: wanted, result: outcome, kiln, piece, form }: FiringQuery): SQL | undefined {
+function narrowed(db: Database, { text, look: wanted, result: outcome, kiln, piece, form }: FiringQuery): SQL | undefined {
   return and(
     isNull(firings.deletedAt),
-    mentions(id, 'f', text),
+    mentions(db, id, 'f', text),
     wanted && eq(look, wanted),
     outcome && (outcome === 'open' ? isNull(result) : eq(result, outcome)),
     kiln ? eq(kilnName, kiln) : undefined,
@@ -92,29 +92,33 @@ function narrowed({ text, look: wanted, result: outcome, kiln, piece, form }: Fi
 
 /** Newest first; a page ends with where the next one begins. */
 export function listFirings(db: Database, query: FiringQuery): FiringPage {
-  const where = narrowed(query);
+  const where = narrowed(db, query);
   const [time, last] = query.after?.split('~') ?? [];
   const beyond = last === undefined ? undefined : or(lt(loads.at, Number(time)), and(eq(loads.at, Number(time)), lt(id, last)));
-  const found = db
-    .select(ROW_COLUMNS)
-    .from(firings)
-    .innerJoin(loads, eq(firings.loadId, loads.id))
-    .innerJoin(pieces, eq(pieceId, pieces.id))
-    .innerJoin(schedules, eq(scheduleId, schedules.id))
-    .where(and(where, beyond))
-    .orderBy(desc(loads.at), desc(id))
-    .limit(PAGE + 1)
-    .all()
-    .map(({ asFired: ran, ...row }): FiringRow => {
-      const { target_C: ran_C, hold_s: ran_s } = ran ? ran[hottestSegment(ran)] : { target_C: row.work_C, hold_s: row.work_s };
-      return { ...row, ran_C, ran_s };
-    });
+  const found = firingRows(db, and(where, beyond), PAGE + 1);
   const page = found.slice(0, PAGE);
   const end = page.at(-1);
   const { after: _after, ...narrowing } = query;
   const counted = keptWhile(db, `firings ${JSON.stringify(narrowing)}`, [firedChanges(db)], () => counts(db, narrowing));
   return { firings: page, ...counted, next: found.length > PAGE && end ? `${end.firedAt}~${end.id}` : null };
 }
+
+/** As lists show them, newest first. */
+export const firingRows = (db: Database, where: SQL | undefined, most: number): FiringRow[] =>
+  db
+    .select(ROW_COLUMNS)
+    .from(firings)
+    .innerJoin(loads, eq(firings.loadId, loads.id))
+    .innerJoin(pieces, eq(pieceId, pieces.id))
+    .innerJoin(schedules, eq(scheduleId, schedules.id))
+    .where(where)
+    .orderBy(desc(loads.at), desc(id))
+    .limit(most)
+    .all()
+    .map(({ asFired: ran, ...row }): FiringRow => {
+      const { target_C: ran_C, hold_s: ran_s } = ran ? ran[hottestSegment(ran)] : { target_C: row.work_C, hold_s: row.work_s };
+      return { ...row, ran_C, ran_s };
+    });
 
 /** How many there are, and of each result and each kind, whichever of those is asked for. */
 function counts(db: Database, query: FiringQuery): Pick<FiringPage, 'total' | 'results' | 'looks'> {
@@ -123,7 +127,7 @@ function counts(db: Database, query: FiringQuery): Pick<FiringPage, 'total' | 'r
     .select({ result, look, count: count() })
     .from(firings)
     .innerJoin(schedules, eq(scheduleId, schedules.id))
-    .where(narrowed(others))
+    .where(narrowed(db, others))
     .groupBy(result, look)
     .all();
   const sum = (rows: typeof all): number => rows.reduce((so, one) => so + one.count, 0);

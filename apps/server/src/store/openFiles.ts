@@ -36,7 +36,7 @@ firings.csv every firing, newest last; its pictures by their names in pictures/
 shelves/    a table for each shelf; pictures of what stands there by their names in pictures/
 pictures/   JPEG
 
-A backup (Shelves, or npm run backup) is what puts a whole studio back. These files are for other programs.
+A backup (Settings, or npm run backup) is what puts a whole studio back. These files are for other programs.
 `;
 
 /** Made as it is read, a file at a time: a studio of any size needs no more memory than its largest piece. */

@@ -87,7 +87,7 @@ export function listPieces(db: Database, query: PieceQuery): PiecePage {
     shownOnes(query),
     waits ? isNotNull(pieces.waits) : undefined,
     tag ? tagged(tag) : undefined,
-    mentions(pieces.id, 'p', text),
+    mentions(db, pieces.id, 'p', text),
   );
   const { by, falls } = SORTS[sort];
   const cut = after?.lastIndexOf('~') ?? -1;

@@ -15,8 +15,8 @@ import { useChanges } from '@/data/useChanges';
 import { warmUpSoon } from '@/engine/client';
 import { ThemeProvider } from '@/theme/ThemeContext';
 import { Frame } from '@/ui/Frame';
-import { RECKON, useShared } from '@/ui/shared';
-import { ReckonPanel, readWorkbench } from '@/workbench';
+import { FIND, HELP, RECKON, useShared } from '@/ui/shared';
+import { FindPanel, HelpPanel, ReckonPanel, readWorkbench } from '@/workbench';
 
 export { Broken as ErrorBoundary } from '@/ui/Broken';
 
@@ -41,7 +41,7 @@ export default function RootLayout() {
             <Frame>
               <Calls />
               <Slot />
-              <Reckon />
+              <SharedPanels />
             </Frame>
           </ThemeProvider>
         </QueryClientProvider>
@@ -50,8 +50,19 @@ export default function RootLayout() {
   );
 }
 
-/** It is read when it is first wanted, or with the pages. */
-const Reckon = () => (useShared() === RECKON ? <ReckonPanel /> : null);
+/** They are read when one is first wanted, or with the pages. */
+function SharedPanels() {
+  switch (useShared()) {
+    case RECKON:
+      return <ReckonPanel />;
+    case FIND:
+      return <FindPanel />;
+    case HELP:
+      return <HelpPanel />;
+    default:
+      return null;
+  }
+}
 
 function Changes() {
   useChanges();

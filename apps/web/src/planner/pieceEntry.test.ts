@@ -299,7 +299,7 @@ describe('what can be instead of a firing that cannot be', () => {
   const slumped = { ...doc, journey: [...doc.journey, slump] };
   const offered = (before: PieceDoc, look: Look) => {
     const planning = { doc: slumped, before, step: null, shelves, units: METRIC, fired: {} };
-    return candidatesFor(planning, entryOfStep(before, null, shelves, METRIC, { look }), 'root').map(({ change }) => change);
+    return candidatesFor(planning, entryOfStep(before, null, shelves, METRIC, { look }), 'setup').map(({ change }) => change);
   };
 
   test('goes by the body that is met there, also in the middle of a journey', () => {

@@ -24,13 +24,8 @@ import { Swatch } from '@/ui/Swatch';
 import { Words } from '@/ui/Words';
 import { capital } from '@/ui/capital';
 import { aboutShelves, sourceOf, SHELVES_SCREEN } from './words';
-import { Backups } from './Backups';
-import { OtherDevices } from './OtherDevices';
-import { SetAside } from './SetAside';
 import { StripedSwatch } from './StripedSwatch';
 import { leftWords } from './leftWords';
-import { StudioUnits } from './StudioUnits';
-import { ThisDevice } from './ThisDevice';
 import { WORDS } from '@/ui/said';
 
 /** Fewer are seen at a glance. */
@@ -47,7 +42,11 @@ export function ShelvesScreen() {
   const { data } = shelves;
   const all: readonly ShelfRecord[] = data[kind];
   return (
-    <Screen title={WORDS.shelves} subtitle={SHELVES_SCREEN.everythingCalculatedThese}>
+    <Screen
+      title={WORDS.shelves}
+      subtitle={SHELVES_SCREEN.everythingCalculatedThese}
+      actions={<Action kind="plain" title={SHELVES_SCREEN.settings} testID="open-settings" onPress={() => router.push('/settings')} />}
+    >
       <Choice<ShelfKind>
         label={SHELVES_SCREEN.shelf}
         value={kind}
@@ -82,11 +81,6 @@ export function ShelvesScreen() {
         </View>
       )}
       <Found kind={kind} shelves={data} wanted={sought} />
-      <StudioUnits />
-      <OtherDevices />
-      <ThisDevice />
-      <Backups />
-      <SetAside />
     </Screen>
   );
 }

@@ -14,10 +14,10 @@ import { SkipLink } from './SkipLink';
 import { Words } from './Words';
 import { PageAnnouncer } from './announce';
 import { PLACES } from './places';
-import { RECKON, closeShared, openShared, useShared } from './shared';
+import { FIND, HELP, RECKON, closeShared, openShared, useShared } from './shared';
 import { TakeBackBar } from './takeBack';
 import { isWide, useLayout } from './useWidth';
-import { FRAME } from './said';
+import { FRAME, TOOLS } from './said';
 
 const RAIL_WIDTH = scaled(112);
 const BAR_HEIGHT = scaled(60);
@@ -31,6 +31,39 @@ function useLetters(wide: boolean): { fontSize: number } | undefined {
   const { width } = useWindowDimensions();
   const most = (width - BETWEEN_PX) / LETTERS_IN_BAR;
   return wide || most >= wordSize.label ? undefined : { fontSize: Math.floor(most * 2) / 2 };
+}
+
+/** Under Reckon in the rail: what is at hand in the header of a phone's page, and Settings. */
+function RailTools() {
+  const open = useShared();
+  const here = usePathname();
+  const line = { minHeight: TARGET, justifyContent: 'center', paddingHorizontal: space.large } as const;
+  return (
+    <View>
+      {([FIND, HELP] as const).map((name) => (
+        <Pressable
+          key={name}
+          role="button"
+          aria-expanded={open === name}
+          aria-label={TOOLS[name]}
+          testID={`open-${name}`}
+          onPress={() => (open === name ? closeShared() : openShared(name))}
+          style={line}
+        >
+          <Words bold={open === name} tone="touch">
+            {FRAME[name]}
+          </Words>
+        </Pressable>
+      ))}
+      <Link href="/settings" aria-current={here.startsWith('/settings') ? 'page' : undefined} style={{ display: 'flex', textDecorationLine: 'none' }}>
+        <View style={line}>
+          <Words bold={here.startsWith('/settings')} tone="touch">
+            {FRAME.settings}
+          </Words>
+        </View>
+      </Link>
+    </View>
+  );
 }
 
 /** Brings Reckon up over the page, and puts it away. */
@@ -106,6 +139,7 @@ export function Frame({ children }: { children: ReactNode }) {
       </View>
       <View role="region" aria-label={FRAME.tools}>
         <ReckonKey wide={wide} />
+        {wide && <RailTools />}
       </View>
     </View>
   );
@@ -125,7 +159,7 @@ export function Frame({ children }: { children: ReactNode }) {
         <NewerTorvin />
       </View>
       {!wide && !asked && bar}
-      {wide && !asked && <KeyShortcuts />}
+      {!asked && <KeyShortcuts />}
       <PageAnnouncer />
     </View>
   );

@@ -1,14 +1,8 @@
-/** Listens for the keys of wide screens, and lists them on '?'. */
-import KitDialog from '@rneui/themed/dist/Dialog';
+/** Listens for the keys of a keyboard. */
 import { useRouter } from 'expo-router';
-import { useEffect, useRef, useState } from 'react';
-import { View } from 'react-native';
-import { space } from '@/theme/theme';
-import { Action } from './Action';
-import { Words } from './Words';
-import { Tick } from './Tick';
-import { SHORTCUTS, chordOf, isTyping, lettersAreOn, meaningOf, setLetters, useLetters } from './shortcuts';
-import { KEY_SHORTCUTS, WORDS } from './said';
+import { useEffect, useRef } from 'react';
+import { openShared } from './shared';
+import { chordOf, isTyping, lettersAreOn, meaningOf } from './shortcuts';
 
 /** So long a first key waits for its second. */
 const PAIR_MS = 1500;
@@ -17,14 +11,13 @@ const byTestId = (id: string): HTMLElement | null => [...document.querySelectorA
 
 export function KeyShortcuts() {
   const router = useRouter();
-  const [listed, setListed] = useState(false);
   const last = useRef<{ key: string; at: number } | null>(null);
   useEffect(() => {
     const onKey = (event: KeyboardEvent): void => {
       // A field takes back what was typed in it by itself.
       if (event.altKey || isTyping(event.target)) return;
       const isChord = event.ctrlKey || event.metaKey;
-      // The list can be asked for all the same: the switch is in it.
+      // Help can be asked for all the same: the switch is in it.
       if (!isChord && !lettersAreOn() && event.key !== '?') return;
       const before = last.current && performance.now() - last.current.at < PAIR_MS ? last.current.key : null;
       const meaning = isChord ? chordOf(event.key, event.shiftKey) : meaningOf(event.key, before);
@@ -34,27 +27,10 @@ export function KeyShortcuts() {
       last.current = null;
       if ('go' in meaning) router.navigate(meaning.go);
       else if ('press' in meaning) byTestId(meaning.press)?.click();
-      else if ('help' in meaning) setListed((now) => !now);
-      else if (byTestId(meaning.focus)) byTestId(meaning.focus)?.focus();
-      else router.navigate('/notebook');
+      else openShared(meaning.open);
     };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
   }, [router]);
-  const letters = useLetters();
-  const close = (): void => setListed(false);
-  return (
-    <KitDialog isVisible={listed} onBackdropPress={close} aria-label={KEY_SHORTCUTS.keys} testID="shortcuts">
-      {SHORTCUTS.map(({ keys, does }) => (
-        <View key={keys} style={{ flexDirection: 'row', gap: space.medium }}>
-          <View style={{ width: 140 }}>
-            <Words bold>{keys}</Words>
-          </View>
-          <Words>{does}</Words>
-        </View>
-      ))}
-      <Tick on={letters} title={KEY_SHORTCUTS.singleLetterShortcuts} onPress={() => setLetters(!letters)} testID="letters" />
-      <Action kind="plain" title={WORDS.close} testID="close-shortcuts" onPress={close} />
-    </KitDialog>
-  );
+  return null;
 }

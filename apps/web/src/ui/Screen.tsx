@@ -6,10 +6,11 @@ import { useTheme } from '@/theme/ThemeContext';
 import { COLUMN_WIDTH, TARGET, space } from '@/theme/theme';
 import { Action } from './Action';
 import { ConnectionWord } from './Connection';
+import { Tools } from './Tools';
 import { Words } from './Words';
 import { MAIN_ID } from './SkipLink';
 import { usePageTitle } from './announce';
-import { useDrawerPlace, useLayout } from './useWidth';
+import { isWide, useDrawerPlace, useLayout } from './useWidth';
 import { SCREEN } from './said';
 
 /** Where a page goes back to. */
@@ -145,6 +146,9 @@ function Page({ plain = false, title, children }: { plain?: boolean; title: stri
 const TITLE_WIDTH = 180;
 
 function Header({ title, of, subtitle, back, actions, plain = false }: HeaderProps) {
+  // Wide, they stand in the rail.
+  const layout = useLayout();
+  const tools = !plain && !isWide(layout);
   usePageTitle(of ? `${of}, ${title.charAt(0).toLowerCase()}${title.slice(1)}` : title, !plain);
   return (
     <View style={{ paddingHorizontal: space.large, paddingTop: space.hair }}>
@@ -158,7 +162,10 @@ function Header({ title, of, subtitle, back, actions, plain = false }: HeaderPro
         }}
       >
         <View style={{ flexShrink: 1, minWidth: TARGET }}>{back && <BackLink {...back} />}</View>
-        {!plain && <ConnectionWord />}
+        <View style={{ flexDirection: 'row', alignItems: 'center' }}>
+          {!plain && <ConnectionWord />}
+          {tools && back && <Tools />}
+        </View>
       </View>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', columnGap: space.small }}>
         <View style={{ flexGrow: 1, flexShrink: 1, flexBasis: TITLE_WIDTH }}>
@@ -167,6 +174,7 @@ function Header({ title, of, subtitle, back, actions, plain = false }: HeaderPro
           </Words>
         </View>
         {actions && <View style={{ flexDirection: 'row', flexShrink: 1 }}>{actions}</View>}
+        {tools && !back && <Tools />}
       </View>
       {typeof subtitle === 'string' ? (
         <Words size="label" tone="muted">

@@ -132,14 +132,9 @@ export const ENTER_PASSCODE = {
   passcode: 'Passcode',
   capitalLettersSpaces: 'capital letters, spaces and hyphens do not matter',
   nameDevice: 'Name of this device',
-  listedShelves: 'as listed on Shelves',
+  listedShelves: 'as listed in Settings',
   looking: 'Looking …',
   letDevice: 'Let this device in',
-} as const;
-
-export const KEY_SHORTCUTS = {
-  keys: 'Keys',
-  singleLetterShortcuts: 'Single-letter shortcuts',
 } as const;
 
 export const NEWER_TORVIN = {
@@ -153,11 +148,19 @@ export const NEWER_TORVIN = {
 } as const;
 
 export const OVER_HTTP = {
-  overPlainHttp: 'Over plain http Torvin goes on without its server only while this page stays open. Shelves say what https adds.',
+  overPlainHttp: 'Over plain http Torvin goes on without its server only while this page stays open. Settings say what https adds.',
   understood: 'Understood',
 } as const;
 
+export const TOOLS = {
+  find: 'Find anything',
+  help: 'Help for this page',
+} as const;
+
 export const FRAME = {
+  find: 'Find',
+  help: 'Help',
+  settings: 'Settings',
   reckon: 'Reckon',
   places: 'Places',
   tools: 'Tools',

@@ -3,6 +3,10 @@ import { told, useTold } from '@/outside/told';
 
 /** Where sums are done; its panel lies over the pages. */
 export const RECKON = 'reckon';
+/** Whatever there is, found by words. */
+export const FIND = 'find';
+/** Of the page that is open. */
+export const HELP = 'help';
 
 const open = told<string | null>(null);
 

@@ -15,7 +15,7 @@ describe('keys', () => {
   test('alone they do what the list says', () => {
     expect(meaningOf('n', null)).toEqual({ go: '/pieces/new' });
     expect(meaningOf('u', 'x')).toEqual({ press: 'undo' });
-    expect(meaningOf('?', null)).toEqual({ help: true });
+    expect([meaningOf('/', null), meaningOf('?', null)]).toEqual([{ open: 'find' }, { open: 'help' }]);
     expect(meaningOf('q', null)).toBeNull();
     expect(meaningOf('q', 'g')).toBeNull();
     for (const key of ['n', '/', '?']) expect(SHORTCUTS.some(({ keys }) => keys === key)).toBe(true);

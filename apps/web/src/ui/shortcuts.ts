@@ -3,25 +3,26 @@ import type { Href } from 'expo-router';
 import { readStored, writeStored } from '@/outside/storage';
 import { told, useTold } from '@/outside/told';
 import { PLACES } from './places';
+import { FIND, HELP } from './shared';
 
 export interface Shortcut {
   keys: string;
   does: string;
 }
 
-export type Meaning = { go: Href } | { press: string } | { focus: string } | { help: true } | null;
+export type Meaning = { go: Href } | { press: string } | { open: string } | null;
 
 export const SHORTCUTS: readonly Shortcut[] = [
   { keys: `g then ${PLACES.map(({ key }) => key).join(', ')}`, does: `go to ${PLACES.map(({ name }) => name).join(', ')}` },
   { keys: 'n', does: 'new piece' },
-  { keys: '/', does: 'search the Notebook' },
+  { keys: '/', does: 'find anything' },
   { keys: 'r', does: 'Reckon, and away again' },
   { keys: 'Ctrl or Cmd Z', does: 'undo on a piece or its run sheet, with shift redo; u also undoes' },
   { keys: 'arrows', does: 'on a bead 1 °, with shift 10; on the drawing the layer, with shift its place' },
   { keys: 't, Delete', does: 'on the drawing turn the layer over, take it away' },
   { keys: 'Page up and down, arrows, [ ]', does: 'on the plan choose a part, move it, turn it, with shift farther' },
   { keys: 'Tab', does: 'from joint to joint' },
-  { keys: '?', does: 'this list' },
+  { keys: '?', does: 'help for this page' },
 ];
 
 /** before: the key pressed just before this one, if that was lately. */
@@ -34,13 +35,13 @@ export function meaningOf(key: string, before: string | null): Meaning {
     case 'n':
       return { go: '/pieces/new' };
     case '/':
-      return { focus: 'notebook-search' };
+      return { open: FIND };
     case 'r':
       return { press: 'open-reckon' };
     case 'u':
       return { press: 'undo' };
     case '?':
-      return { help: true };
+      return { open: HELP };
     default:
       return null;
   }

@@ -5,6 +5,7 @@ import { CLOCK_HEADER, type Learned, api } from '@torvin/schema';
 import type { Request } from 'express';
 import { type Evidence, benchNow, evidence } from '../../store/bench';
 import { deleteFiring, findFiring, listFirings, recordFiring, restoreFiring, saveFiring, scheduleIdOf } from '../../store/firings';
+import { find } from '../../store/find';
 import { inTheMaking, toRecoat, usesOfForms } from '../../store/forms';
 import { addReadings, loadDetail, loadsShown, saveLoad } from '../../store/loads';
 import { keyProgram, removeProgram, restoreProgram, standingPrograms } from '../../store/programs';
@@ -29,6 +30,7 @@ export function firingRoutes({ route, db, pool, now }: Works): void {
   /** What has been by the clock of the device has been: this one may be behind. */
   const latest = (request: Request): number => now() + 1000 * Math.max(clocks(request).ahead_s, 0);
 
+  route(api.find, (_, _id, { text = '' }) => find(db, text));
   route(api.formUses, () => usesOfForms(db));
   route(api.firings, (_, _id, query) => listFirings(db, query));
   route(api.firing, (_, id) => findFiring(db, id));

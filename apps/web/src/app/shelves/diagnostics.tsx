@@ -1,5 +1,6 @@
-import { DiagnosticsScreen } from '@/shelves/DiagnosticsScreen';
+import { Redirect } from 'expo-router';
 
-export default function DiagnosticsPage() {
-  return <DiagnosticsScreen />;
+/** Where the fault report stood before. */
+export default function OldDiagnosticsPage() {
+  return <Redirect href="/settings/diagnostics" />;
 }

@@ -1,6 +1,5 @@
 /** What Torvin can do on this device while its server does not answer, and what is kept here for that. */
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { canKeepShell, useInstallOffer, useShellKept } from '@/away/shell';
 import { countKept, forgetReadings } from '@/outside/readingStore';
@@ -9,11 +8,10 @@ import { Action } from '@/ui/Action';
 import { Words } from '@/ui/Words';
 import { THIS_DEVICE } from './words';
 
-const COUNTED = [THIS_DEVICE.keptHere];
+const COUNTED = ['keptHere'];
 
 export function ThisDevice() {
   const client = useQueryClient();
-  const router = useRouter();
   const shellKept = useShellKept();
   const offer = useInstallOffer();
   const { data } = useQuery({ queryKey: COUNTED, queryFn: countKept, refetchInterval: 5000 });
@@ -22,10 +20,7 @@ export function ThisDevice() {
     await client.invalidateQueries({ queryKey: COUNTED });
   };
   return (
-    <View style={{ paddingTop: space.wide, gap: space.small }} testID="this-device">
-      <Words bold role="heading" aria-level={2}>
-        {THIS_DEVICE.withoutServerDevice}
-      </Words>
+    <View style={{ gap: space.small }} testID="this-device">
       {canKeepShell() ? (
         <Words testID="opens-without-server">{shellKept ? THIS_DEVICE.torvinOpensWithout : THIS_DEVICE.oncePageBeen}</Words>
       ) : (
@@ -46,13 +41,6 @@ export function ThisDevice() {
         {data !== undefined && data.readings + data.pictures > 0 && (
           <Action kind="second" title={THIS_DEVICE.forgetWhatKept} testID="forget-readings" onPress={() => void forget()} />
         )}
-        <Action
-          kind="plain"
-          title={THIS_DEVICE.faultReport}
-          label={THIS_DEVICE.whatGoesReport}
-          testID="open-diagnostics"
-          onPress={() => router.push('/shelves/diagnostics')}
-        />
       </View>
     </View>
   );

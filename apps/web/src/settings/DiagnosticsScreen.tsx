@@ -11,8 +11,7 @@ import { Notice } from '@/ui/Notice';
 import { Screen } from '@/ui/Screen';
 import { Words } from '@/ui/Words';
 import { download } from '@/ui/download';
-import { DIAGNOSTICS_SCREEN } from './words';
-import { WORDS } from '@/ui/said';
+import { DIAGNOSTICS_SCREEN, SETTINGS } from './words';
 
 export function DiagnosticsScreen() {
   const { data, error } = useQuery({ queryKey: ['diagnostics'], queryFn: ({ signal }) => call(api.diagnostics, { signal }), staleTime: 0 });
@@ -28,7 +27,7 @@ export function DiagnosticsScreen() {
   };
   const text = JSON.stringify({ server: data ?? null, page: here }, null, 2);
   return (
-    <Screen title={DIAGNOSTICS_SCREEN.faultReport} back={{ title: WORDS.shelves, href: '/shelves' }}>
+    <Screen title={DIAGNOSTICS_SCREEN.faultReport} back={{ title: SETTINGS.title, href: '/settings' }}>
       <View style={{ gap: space.medium }}>
         <Words>{DIAGNOSTICS_SCREEN.versionsSettingsHow}</Words>
         {error && <Notice tone="warn">{problemOfError(error).message}</Notice>}

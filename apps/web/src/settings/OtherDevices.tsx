@@ -22,10 +22,7 @@ export function OtherDevices() {
   if (!data) return null;
   const [first, ...others] = data.addresses;
   return (
-    <View style={{ paddingTop: space.wide, gap: space.small }} testID="other-devices">
-      <Words bold role="heading" aria-level={2}>
-        {OTHER_DEVICES.openYourPhone}
-      </Words>
+    <View style={{ gap: space.small }} testID="other-devices">
       {first ? (
         <>
           <Words size="label" tone="muted">

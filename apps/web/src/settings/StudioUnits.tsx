@@ -1,4 +1,4 @@
-/** How this studio writes its figures, what is typed may be in any unit; and whether it is light or dark. */
+/** How this studio writes its figures, whatever unit is typed; and whether it is light or dark. */
 import type { Studio } from '@torvin/schema';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
@@ -46,10 +46,7 @@ export function StudioUnits() {
   const studio = useStudio();
   const save = useSaveStudio();
   return (
-    <View style={{ paddingTop: space.wide, gap: space.small }} testID="studio-units">
-      <Words bold role="heading" aria-level={2}>
-        {STUDIO_UNITS.figuresAndScreen}
-      </Words>
+    <View style={{ gap: space.small }} testID="studio-units">
       <Words size="label" tone="muted">
         {STUDIO_UNITS.writeSizeMass}
       </Words>
@@ -68,17 +65,6 @@ export function StudioUnits() {
           {key === 'temperatureUnit' && asked && <OtherControllers unit={studio.temperatureUnit} onKeep={() => setAsked(false)} />}
         </View>
       ))}
-      <Choice<Studio['theme']>
-        label={STUDIO_UNITS.lookScreen}
-        value={studio.theme}
-        options={[
-          { value: 'system', title: STUDIO_UNITS.asTheDevice, note: STUDIO_UNITS.lightOrDark },
-          { value: 'light', title: STUDIO_UNITS.light },
-          { value: 'dark', title: STUDIO_UNITS.dark, note: STUDIO_UNITS.kilnRoom },
-        ]}
-        onChange={(theme) => save({ theme })}
-        testID="theme"
-      />
       <Choice<Studio['csv']>
         label={STUDIO_UNITS.tablesSpreadsheet}
         value={studio.csv}
@@ -90,6 +76,25 @@ export function StudioUnits() {
         testID="csv"
       />
     </View>
+  );
+}
+
+/** Light or dark. */
+export function ScreenLook() {
+  const studio = useStudio();
+  const save = useSaveStudio();
+  return (
+    <Choice<Studio['theme']>
+      label={STUDIO_UNITS.lookScreen}
+      value={studio.theme}
+      options={[
+        { value: 'system', title: STUDIO_UNITS.asTheDevice, note: STUDIO_UNITS.lightOrDark },
+        { value: 'light', title: STUDIO_UNITS.light },
+        { value: 'dark', title: STUDIO_UNITS.dark, note: STUDIO_UNITS.kilnRoom },
+      ]}
+      onChange={(theme) => save({ theme })}
+      testID="theme"
+    />
   );
 }
 

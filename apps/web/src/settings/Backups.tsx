@@ -48,10 +48,7 @@ export function Backups() {
   if (!data) return null;
   const [last] = data.kept;
   return (
-    <View style={{ paddingTop: space.wide, gap: space.small }} testID="backups">
-      <Words bold role="heading" aria-level={2}>
-        {BACKUPS.backup}
-      </Words>
+    <View style={{ gap: space.small }} testID="backups">
       <Words testID="last-backup">
         {last ? BACKUPS.lastWith(dayAndClock(last.madeAt, now), holdsWords(last.holds), megabytes(last.bytes)) : BACKUPS.noBackupYet}
       </Words>

@@ -1,0 +1,5 @@
+import { HelpScreen } from '@/workbench';
+
+export default function HelpPage() {
+  return <HelpScreen />;
+}

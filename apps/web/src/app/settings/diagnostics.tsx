@@ -1,0 +1,5 @@
+import { DiagnosticsScreen } from '@/settings/DiagnosticsScreen';
+
+export default function DiagnosticsPage() {
+  return <DiagnosticsScreen />;
+}

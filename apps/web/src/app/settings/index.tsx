@@ -1,0 +1,5 @@
+import { SettingsScreen } from '@/settings/SettingsScreen';
+
+export default function SettingsPage() {
+  return <SettingsScreen />;
+}

@@ -1,0 +1,3 @@
+export { type Entry, findAmong, forgiving } from './entries';
+export { nearWords, slipsBetween, slipsIn } from './near';
+export { type Wanted, soughtIn, wordsOf } from './sought';
