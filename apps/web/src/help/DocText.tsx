@@ -13,7 +13,9 @@ const unescaped = (text: string): string =>
     .replace(/&gt;/g, '>')
     .replace(/&quot;/g, '"')
     .replace(/&#39;/g, "'")
-    .replace(/&amp;/g, '&');
+    .replace(/&amp;/g, '&')
+    // A line of the paper's file is none of the screen's.
+    .replace(/\s+/g, ' ');
 
 /** Bold and plain; a link is its words, since what it leads to is a file of the project. */
 function Inline({ tokens }: { tokens: readonly Token[] }): ReactNode {

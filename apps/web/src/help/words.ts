@@ -12,7 +12,7 @@ export const HELP = {
   all: 'All papers, and About',
   findIn: 'Find anything',
   papers: 'Papers',
-  papersAbout: 'They ship with Torvin and open without network.',
+  papersAbout: 'Papers that ship with Torvin and open without network.',
   unread: 'This paper could not be read: the server does not answer. Over https, papers are kept on each device.',
   noSuch: 'There is no such paper.',
 } as const;
