@@ -17,14 +17,14 @@ describe.each([
   });
   afterAll(() => me.page.close());
 
-  test('the Bench starts with a piece', async () => {
-    await open(me, '/');
-    expect(await me.sees('bench-next', /Start with a piece/)).toMatch(/New piece/);
+  test('the Bench leads back to what was not answered yet', async () => {
+    await open(me, '/bench');
+    expect(await me.sees('bench-next', /Then comes a first piece/)).toMatch(/Go on setting up/);
     await me.sees('bench-kiln', /No firing in a kiln\. Start one from its key-in sheet/);
     await me.sees('bench-learned', /no results yet/);
     await me.expectSound('an empty bench');
-    await me.press('first-piece');
-    await me.heading(/New piece/);
+    await me.press('go-on');
+    await me.heading(/Welcome/);
   });
 
   test('Pieces, Notebook and Shelves say what to do first', async () => {

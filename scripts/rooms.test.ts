@@ -49,6 +49,7 @@ const HOUSES = {
       'settings',
       'layup',
       'planner',
+      'start',
       'journey',
       'pieces',
       'reckon',

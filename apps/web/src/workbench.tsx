@@ -71,4 +71,5 @@ export const ReckonPanel = page('ReckonPanel');
 export const RecordFiringPage = page('RecordFiringPage');
 export const RehearsalPage = page('RehearsalPage');
 export const RunPage = page('RunPage');
+export const StartScreen = page('StartScreen');
 export const TellPage = page('TellPage');

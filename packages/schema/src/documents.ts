@@ -532,6 +532,22 @@ export const BenchSchema = z
   .meta({ id: 'Bench' });
 export type Bench = z.infer<typeof BenchSchema>;
 
+/** What a studio is asked on its first day, in this order. */
+export const FIRST_QUESTIONS = ['units', 'kiln', 'controller', 'glass', 'schedule', 'shelf'] as const;
+export type FirstQuestion = (typeof FIRST_QUESTIONS)[number];
+
+/** How far the first day has come. */
+export const FirstDaySchema = z.strictObject({
+  answered: z.array(oneOf('Question', FIRST_QUESTIONS)),
+  /** The family that new pieces begin with; null where it is not known yet. */
+  familyId: recordId('Family').nullable(),
+  /** A schedule that works already, as it was typed or pasted; '' for none. */
+  schedule: words('Schedule', 4000),
+  /** All is answered, or the person went past the rest. */
+  done: z.boolean(),
+});
+export type FirstDay = z.infer<typeof FirstDaySchema>;
+
 export const StudioSchema = z
   .strictObject({
     temperatureUnit: oneOf('Temperature unit', ['C', 'F']),
@@ -540,6 +556,8 @@ export const StudioSchema = z
     theme: oneOf('Theme', ['light', 'dark', 'system']),
     /** How tables go out: with decimal points between commas, or with decimal commas between semicolons. */
     csv: oneOf('Tables', CSV_STYLES).default('comma'),
+    /** Left out, it stays as it was. */
+    firstDay: FirstDaySchema.optional(),
   })
   .meta({ id: 'Studio' });
 export type Studio = z.infer<typeof StudioSchema>;

@@ -1,9 +1,9 @@
 /** What was found by words: the newest of each kind, and how many there are. */
-import { count, id } from '@torvin/core/contract';
+import { count } from '@torvin/core/contract';
 import { z } from 'zod';
 import { FiringRowSchema } from './documents';
 import { SHELF_KINDS } from './kinds/all';
-import { PieceSchema, asked } from './pieces';
+import { PieceSchema, asked, recordId } from './pieces';
 import { ReckoningSchema } from './reckonings';
 
 /** So many of each kind are told. */
@@ -12,16 +12,12 @@ export const FOUND_AT_MOST = 8;
 export const FindQuerySchema = z.object({ text: asked(80) });
 
 export const FoundPieceSchema = PieceSchema.pick({ id: true, name: true, tags: true, updatedAt: true, finishedAt: true, awayAt: true });
-export const FoundFiringSchema = FiringRowSchema.pick({
-  ...{ id: true, pieceName: true, look: true, ran_C: true, ran_s: true, result: true, note: true, firedAt: true },
-} as const);
-
 export const FoundSchema = z
   .object({
     pieces: z.array(FoundPieceSchema),
-    firings: z.array(FoundFiringSchema),
+    firings: z.array(FiringRowSchema),
     /** Of the shelves; their pages have what they hold. */
-    records: z.array(z.object({ kind: z.enum(SHELF_KINDS), id })),
+    records: z.array(z.object({ kind: z.enum(SHELF_KINDS), id: recordId('Record') })),
     reckonings: z.array(ReckoningSchema),
     total: z.object({ pieces: count(), firings: count(), records: count(), reckonings: count() }),
   })

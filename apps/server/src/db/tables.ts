@@ -6,7 +6,7 @@ import { QUANTITY_NAMES } from '@torvin/core/quantity';
 import { RELEASED } from '@torvin/core/release';
 import type { Evaluation } from '@torvin/core/schedule';
 import type { Operation } from 'fast-json-patch';
-import { CSV_STYLES, type Faced, type Lesson, NO_LESSON, NOT_FACED, type PieceDoc, type Snapshot, WAITS } from '@torvin/schema';
+import { CSV_STYLES, type Faced, type FirstDay, type Lesson, NO_LESSON, NOT_FACED, type PieceDoc, type Snapshot, WAITS } from '@torvin/schema';
 import { sql } from 'drizzle-orm';
 import { check, index, integer, primaryKey, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 
@@ -24,6 +24,8 @@ export const studio = sqliteTable(
       .default('g'),
     theme: text('theme', { enum: ['light', 'dark', 'system'] }).notNull(),
     csv: text('csv', { enum: CSV_STYLES }).notNull().default('comma'),
+    /** Null where nobody has begun to answer. */
+    firstDay: text('first_day', { mode: 'json' }).$type<FirstDay>(),
   },
   (table) => [check('studio_is_one_row', sql`${table.id} = 1`)],
 );

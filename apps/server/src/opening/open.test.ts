@@ -534,7 +534,14 @@ describe('the settings of an earlier schema', () => {
     driver.exec("insert into studio (id, temperature_unit, theme) values (1, 'F', 'dark')");
     driver.close();
     const { db, close } = openDatabase(dir, MIGRATIONS);
-    expect(readStudio(db)).toEqual({ temperatureUnit: 'F', lengthUnit: 'mm', massUnit: 'g', theme: 'dark', csv: 'comma' });
+    expect(readStudio(db)).toEqual({
+      temperatureUnit: 'F',
+      lengthUnit: 'mm',
+      massUnit: 'g',
+      theme: 'dark',
+      csv: 'comma',
+      firstDay: { answered: [], familyId: null, schedule: '', done: false },
+    });
     close();
   });
 });

@@ -4,6 +4,7 @@ import { type Href, useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { useState } from 'react';
 import { useBench, useLearned } from '@/data/bench';
+import { useStudio } from '@/data/studio';
 import { problemOfError } from '@/outside/client';
 import { useShelves } from '@/data/pieces';
 import { OnPaper } from '@/paper/OnPaper';
@@ -37,6 +38,7 @@ export function BenchScreen() {
   const router = useRouter();
   const wide = isWide(useLayout());
   const bench = useBench();
+  const { firstDay } = useStudio();
   const { data: shelves } = useShelves();
   const now = useNow();
   if (!bench.data) return <Waiting query={bench} title={BENCH.title} />;
@@ -63,8 +65,17 @@ export function BenchScreen() {
         <View style={wide ? { flex: WIDE_SHARES.next } : undefined}>
           <Part title={BENCH.next} testID="bench-next">
             {pieces === 0 && (
-              <Notice tone="plain" actions={<Action title={BENCH.newPiece} testID="first-piece" onPress={() => router.push('/pieces/new')} />}>
-                {BENCH.noPiece}
+              <Notice
+                tone="plain"
+                actions={
+                  firstDay?.done === false ? (
+                    <Action title={BENCH.goOn} testID="go-on" onPress={() => router.push('/start')} />
+                  ) : (
+                    <Action title={BENCH.newPiece} testID="first-piece" onPress={() => router.push('/pieces/new')} />
+                  )
+                }
+              >
+                {firstDay?.done === false ? BENCH.notSetUp : BENCH.noPiece}
               </Notice>
             )}
             {pieces > 0 && next.length === 0 && <Words tone="muted">{BENCH.nothingToKey}</Words>}

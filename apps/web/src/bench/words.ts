@@ -12,6 +12,8 @@ export const BENCH = {
   noFiring: 'No firing in a kiln. Start one from its key-in sheet and it appears here.',
   noPiece: 'Start with a piece: its outline and its glass. Its firing is calculated from them.',
   newPiece: 'New piece',
+  goOn: 'Go on setting up',
+  notSetUp: 'A few questions about units, kiln and glass are open. Then comes a first piece.',
   nothingToKey: 'Nothing to key in. Plan a firing and it appears here.',
   allWaiting: (count: number): string => `All ${count} that wait`,
   recoat: (form: string): string => `Recoat ${form}`,

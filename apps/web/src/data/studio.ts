@@ -1,7 +1,7 @@
 /** The studio's settings, changed at once on the screen and kept on the server. */
 import type { Units } from '@torvin/core/units';
 import { type Studio, api } from '@torvin/schema';
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { queryOptions, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { useOutbox } from '@/outbox/useOutbox';
 import { call } from '@/outside/client';
@@ -18,17 +18,24 @@ const kept = (): Studio | undefined => {
   return settings ? { ...UNTIL_LOADED, ...settings } : undefined;
 };
 
-export const useStudio = (): Studio =>
-  useQuery({
-    queryKey: keys.studio,
-    async queryFn({ signal }) {
-      const read = await call(api.studio, { signal });
-      writeStored('localStorage', KEPT, read);
-      return read;
-    },
-    initialData: kept,
-    initialDataUpdatedAt: 0,
-  }).data ?? UNTIL_LOADED;
+/** null while the server has not said anything yet, nor anything is kept here. */
+export function useStudioRead(): Studio | null {
+  const { data, isError } = useQuery(studioReading);
+  return data ?? (isError ? UNTIL_LOADED : null);
+}
+
+const studioReading = queryOptions({
+  queryKey: keys.studio,
+  async queryFn({ signal }) {
+    const read = await call(api.studio, { signal });
+    writeStored('localStorage', KEPT, read);
+    return read;
+  },
+  initialData: kept,
+  initialDataUpdatedAt: 0,
+});
+
+export const useStudio = (): Studio => useQuery(studioReading).data ?? UNTIL_LOADED;
 
 /** The units set for the studio. Keeps its identity while nothing changes. */
 export function useStudioUnits(): Units {

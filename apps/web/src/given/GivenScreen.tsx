@@ -10,6 +10,7 @@ import { useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { useUnits } from '@/data/FormUnits';
+import { useSaveStudio, useStudio } from '@/data/studio';
 import { useDraft } from '@/data/useDraft';
 import { firingName } from '@/layup/describe';
 import { runHref } from '@/ui/hrefs';
@@ -46,7 +47,11 @@ export function GivenScreen({ piece, step, shelves, proven }: GivenScreenProps) 
   const [{ rows, as }, setWritten] = useState<Written>(first);
   const draft = useDraft<Written>(`given ${step.id} ${proven?.firing.id ?? ''}`);
   useEffect(() => draft.keep({ rows, as }, first), [draft, rows, as, first]);
-  const [pasted, setPasted] = useState('');
+  const { firstDay } = useStudio();
+  const saveStudio = useSaveStudio();
+  // What was pasted on the first day waits here, until it is taken in once.
+  const [kept] = useState(proven ? '' : (firstDay?.schedule ?? ''));
+  const [pasted, setPasted] = useState(kept);
   const [fault, setFault] = useState<{ path: string; message: string } | null>(null);
   const [judged, setJudged] = useState<GivenHere | null>(null);
   const change = (next: Partial<Written>): void => {
@@ -62,6 +67,7 @@ export function GivenScreen({ piece, step, shelves, proven }: GivenScreenProps) 
     if (found.length === 0) return setFault({ path: 'pasted', message: GIVEN_SCREEN.noLineFigure });
     change({ rows: found });
     setPasted('');
+    if (firstDay && words === kept && kept !== '') saveStudio({ firstDay: { ...firstDay, schedule: '' } });
   }
 
   async function judge(): Promise<void> {
@@ -100,7 +106,7 @@ export function GivenScreen({ piece, step, shelves, proven }: GivenScreenProps) 
         )}
       </View>
       {!proven && (
-        <Fold title={GIVEN_SCREEN.pasteTakeFile} about={GIVEN_SCREEN.linesTextTable} testID="paper-paste">
+        <Fold title={GIVEN_SCREEN.pasteTakeFile} about={GIVEN_SCREEN.linesTextTable} testID="paper-paste" opened={kept !== ''}>
           {() => (
             <>
               <Field

@@ -153,6 +153,14 @@ export const HELP_PAGES: readonly HelpPage[] = [
     more: [{ doc: 'features', heading: 'Moulds, formers and release' }],
   },
   {
+    at: /^\/start/,
+    title: 'Welcome',
+    what: 'Six short questions, so that the first schedule fits your kiln and glass. Any of them can be left, and changed later.',
+    figures: 'What you leave is usual: a small kiln of middling strength, a controller that holds 8 segments.',
+    terms: ['family', 'release'],
+    more: [{ doc: 'features', heading: 'Around it all' }],
+  },
+  {
     at: /^\/settings/,
     title: 'Settings',
     what: 'What holds for the whole studio or for this device. Units change how figures are written, never what was entered.',

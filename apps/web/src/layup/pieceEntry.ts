@@ -149,8 +149,15 @@ export function firstLayer(id: string, form: LayerForm, glass: Glass | undefined
   return layer.form === 'sheet' && glass?.coated ? { ...layer, coated: 'up' } : layer;
 }
 
-export function newEntry({ glasses, archived }: Shelves): PieceEntry {
-  const glass = glasses.find(({ id, forms }) => forms.includes('sheet') && !archived.includes(id)) ?? glasses.find(({ id }) => !archived.includes(id));
+/** What a new piece begins with: a sheet of the family that the studio mostly uses, where it said so. */
+export function firstGlass({ glasses, archived }: Shelves, familyId: string | null = null): Glass | undefined {
+  const there = glasses.filter(({ id }) => !archived.includes(id));
+  const sheets = there.filter(({ forms }) => forms.includes('sheet'));
+  return sheets.find((one) => one.familyId === familyId) ?? sheets[0] ?? there[0];
+}
+
+export function newEntry(shelves: Shelves, familyId: string | null = null): PieceEntry {
+  const glass = firstGlass(shelves, familyId);
   return { name: '', shape: 'rectangle', width: '', length: '', diameter: '', inner: '', corners: '', dammed: false, form: 'sheet', glassId: glass?.id ?? '' };
 }
 

@@ -5,6 +5,7 @@ import { useEffect, useRef, useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import { useShelves } from '@/data/pieces';
 import { inFormUnits, useUnits } from '@/data/FormUnits';
+import { useStudio } from '@/data/studio';
 import { useDraft } from '@/data/useDraft';
 import { useSave } from '@/outbox/useOutbox';
 import { PatternRows } from '@/pieces/PatternRows';
@@ -23,6 +24,7 @@ export const NewPiecePage = inFormUnits(NewPiece);
 function NewPiece() {
   const router = useRouter();
   const { length } = useUnits();
+  const { firstDay } = useStudio();
   const shelves = useShelves();
   const create = useSave('createPiece');
   const draft = useDraft<PieceEntry>('new piece');
@@ -46,7 +48,7 @@ function NewPiece() {
       <PatternRows shelves={data} />
       <PieceForm
         shelves={data}
-        entry={newEntry(data)}
+        entry={newEntry(data, firstDay?.familyId)}
         asksGlass
         problem={create.refusal?.problem ?? null}
         saving={create.saving}

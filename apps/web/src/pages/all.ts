@@ -21,4 +21,5 @@ export { ReckonPanel } from '@/reckon/ReckonPanel';
 export { RecordFiringPage } from './RecordFiringPage';
 export { RehearsalPage } from './RehearsalPage';
 export { RunPage } from './RunPage';
+export { StartScreen } from '@/start/StartScreen';
 export { TellPage } from './TellPage';

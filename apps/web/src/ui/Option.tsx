@@ -10,7 +10,8 @@ import { Words } from './Words';
 import { spaceChooses } from './spaceChooses';
 
 export interface OptionProps {
-  as: 'radio' | 'pressed';
+  /** 'act' goes on at once, and stays as it is. */
+  as: 'radio' | 'pressed' | 'act';
   chosen: boolean;
   title: string;
   note?: string;
@@ -30,7 +31,7 @@ export function Option({ as, chosen, title, note, small = false, mark, grows = f
     <KitChip
       {...(as === 'radio'
         ? ({ role: 'radio', 'aria-checked': chosen, ...spaceChooses(onPress) } as const)
-        : ({ role: 'button', 'aria-pressed': chosen } as const))}
+        : ({ role: 'button', ...(as === 'pressed' ? { 'aria-pressed': chosen } : {}) } as const))}
       onPress={onPress}
       testID={testID}
       containerStyle={{ flexGrow: grows ? 1 : 0, maxWidth: '100%' }}

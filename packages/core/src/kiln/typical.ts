@@ -12,3 +12,12 @@ export const TYPICAL_KILN: KilnConstants = {
   ambient_C: 20,
   acrossLag_s_per_300mm: 72,
 };
+
+/** Where a kiln's elements are. */
+export type Elements = 'top' | 'sides' | 'both';
+
+/** So much slower heat from the sides alone is taken to reach the middle of a plate, until a studio has timed it. */
+const FROM_SIDES = 2;
+
+/** How long the middle of 300 mm lags its edge, s, by where the elements are: usual, and on the slow side. */
+export const acrossLagFrom = (elements: Elements): number => TYPICAL_KILN.acrossLag_s_per_300mm * (elements === 'sides' ? FROM_SIDES : 1);

@@ -1,0 +1,1 @@
+ALTER TABLE `studio` ADD `first_day` text;

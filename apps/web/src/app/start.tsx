@@ -1,0 +1,5 @@
+import { StartScreen } from '@/workbench';
+
+export default function StartPage() {
+  return <StartScreen />;
+}
