@@ -38,6 +38,8 @@ const at = (share: number, values: readonly number[]): string =>
 const LOOKS_AT = [
   ...['/api/pieces', '/api/pieces?text=tide', '/api/firings', '/api/firings?text=well', '/api/firings?look=fullFuse&result=right', '/api/bench'],
   '/api/seen?kiln=low-kiln&look=fullFuse',
+  // As it is written, with a slip, and with what everything has.
+  ...['/api/find?text=harbour%20bowl', '/api/find?text=harbuor', '/api/find?text=mold', '/api/find?text=e'],
 ];
 const ROUNDS = 200;
 

@@ -27,7 +27,7 @@ import { Words } from '@/ui/Words';
 import { type GivenHere, JudgedHere } from './JudgedHere';
 import { PaperRows, PaperUnits } from './PaperRows';
 import { Proven } from './Proven';
-import { type Written, begun, filledIn, forWhat, placeInRows } from './written';
+import { type Written, begun, filledIn, forWhat, placeInRows, rowsOfFile } from './written';
 import { GIVEN_SCREEN } from './words';
 import { WORDS } from '@/ui/said';
 
@@ -63,9 +63,10 @@ export function GivenScreen({ piece, step, shelves, proven }: GivenScreenProps) 
   const doubt = read.ok ? unitDoubt(read.value, as) : '';
 
   function takeIn(words: string): void {
-    const found = writtenRows(cellsOf(words));
+    const filed = rowsOfFile(words, units.temperature);
+    const found = filed?.rows ?? (words.trim().startsWith('{') ? [] : writtenRows(cellsOf(words)));
     if (found.length === 0) return setFault({ path: 'pasted', message: GIVEN_SCREEN.noLineFigure });
-    change({ rows: found });
+    change(filed ?? { rows: found });
     setPasted('');
     if (firstDay && words === kept && kept !== '') saveStudio({ firstDay: { ...firstDay, schedule: '' } });
   }
@@ -123,7 +124,7 @@ export function GivenScreen({ piece, step, shelves, proven }: GivenScreenProps) 
                 <FileChoice
                   kind="second"
                   title={GIVEN_SCREEN.aFile}
-                  accept=".csv,.txt,text/csv,text/plain"
+                  accept=".json,.csv,.txt,application/json,text/csv,text/plain"
                   testID="paper-file"
                   onFiles={([file]) => void file.text().then(takeIn)}
                 />

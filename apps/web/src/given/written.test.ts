@@ -2,7 +2,7 @@
 import type { FiringDetail } from '@torvin/schema';
 import type { PurposefulSegment } from '@torvin/core/kiln';
 import { segmentsWritten } from '@torvin/core/schedule';
-import { EMPTY_ROW, begun, filledIn, firingToJudge, forWhat, placeInRows } from './written';
+import { EMPTY_ROW, begun, filledIn, firingToJudge, forWhat, placeInRows, rowsOfFile } from './written';
 
 const SEGMENTS: PurposefulSegment[] = [
   { role: 'squeeze', rate_C_per_h: 222, target_C: 677, hold_s: 1800 },
@@ -60,4 +60,19 @@ test('it is judged for the firing that is asked for, else for one of its look, e
   // One that is not there any more is not another.
   expect(firingToJudge(firings, 'gone', 'tack')).toBeUndefined();
   expect(firingToJudge([], undefined, undefined)).toBeUndefined();
+});
+
+test('a schedule that Torvin wrote as JSON comes back as its rows; other JSON does not', () => {
+  const file = (more: object = {}): string => JSON.stringify({ format: 'torvin-schedule', formatVersion: 1, segments: SEGMENTS, ...more }, null, 2);
+  for (const unit of ['C', 'F'] as const) {
+    const found = rowsOfFile(file(), unit);
+    const read = segmentsWritten(found?.rows ?? [], found?.as ?? PAPER);
+    if (!read.ok) throw new Error(read.problem.message);
+    read.value.forEach(({ rate_C_per_h, target_C, hold_s }, i) => {
+      expect([target_C, hold_s]).toEqual([expect.closeTo(SEGMENTS[i].target_C, 0), SEGMENTS[i].hold_s]);
+      expect(rate_C_per_h).toEqual(SEGMENTS[i].rate_C_per_h === null ? null : expect.closeTo(SEGMENTS[i].rate_C_per_h, 0));
+    });
+  }
+  for (const other of [file({ format: 'another' }), file({ segments: [] }), file({ segments: [{ target_C: 'hot' }] }), '{"a": 1', '[1]', '150 677 30'])
+    expect(rowsOfFile(other, 'C')).toBeNull();
 });

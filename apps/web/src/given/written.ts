@@ -20,6 +20,29 @@ export const begun = (proven: FiringDetail | null, unit: TemperatureUnit): Writt
   as: { unit, rateAs: 'perHour', holdAs: 'minutes' },
 });
 
+interface FiledSegment {
+  rate_C_per_h: number | null;
+  target_C: number;
+  hold_s: number;
+}
+
+const isFiled = (one: unknown): one is FiledSegment => {
+  const { rate_C_per_h: rate, target_C: target, hold_s: hold } = (one ?? {}) as Partial<Record<keyof FiledSegment, unknown>>;
+  return (rate === null || typeof rate === 'number') && typeof target === 'number' && typeof hold === 'number';
+};
+
+/** The rows of a schedule that Torvin wrote as JSON, in a studio's unit; null where the words are none. */
+export function rowsOfFile(words: string, unit: TemperatureUnit): Written | null {
+  if (!words.trim().startsWith('{')) return null;
+  try {
+    const { format, segments } = JSON.parse(words) as { format?: unknown; segments?: unknown };
+    if (format !== 'torvin-schedule' || !Array.isArray(segments) || segments.length === 0 || !segments.every(isFiled)) return null;
+    return { rows: rowsWritten(segments, unit), as: { unit, rateAs: 'perHour', holdAs: 'minutes' } };
+  } catch {
+    return null;
+  }
+}
+
 export const filledIn = (rows: readonly WrittenRow[]): WrittenRow[] => rows.filter((row) => COLUMNS.some((column) => row[column].trim() !== ''));
 
 /** Where a fault of the filled rows stands among all of them; path: 'segments.0.rate', answered as '2.rate'. */

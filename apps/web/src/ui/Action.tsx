@@ -1,7 +1,7 @@
 /** The one strong colour: things that can be touched. */
 import KitButton from '@rneui/themed/dist/Button';
 import { useTheme } from '@/theme/ThemeContext';
-import { TARGET } from '@/theme/theme';
+import { COLUMN_WIDTH, TARGET } from '@/theme/theme';
 import { together } from './together';
 
 export interface ActionProps {
@@ -28,6 +28,7 @@ export function Action({ title, onPress, kind = 'main', disabled = false, oneLin
       disabled={disabled}
       accessibilityLabel={label ?? title}
       testID={testID}
+      containerStyle={{ maxWidth: COLUMN_WIDTH }}
       titleProps={oneLine ? { numberOfLines: 1 } : undefined}
       titleStyle={{ color: kind === 'main' ? colours.onTouch : colours.touch }}
       disabledTitleStyle={{ color: colours.muted }}

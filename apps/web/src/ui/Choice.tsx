@@ -1,7 +1,7 @@
 /** One of a few, as a row of buttons. */
 import type { ReactNode } from 'react';
 import { View } from 'react-native';
-import { space } from '@/theme/theme';
+import { COLUMN_WIDTH, space } from '@/theme/theme';
 import { Option } from './Option';
 import { Words } from './Words';
 
@@ -22,7 +22,7 @@ export function Choice<T extends string>({ label, value, options, onChange, test
       <Words size="label" tone="muted">
         {label}
       </Words>
-      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small, maxWidth: options.length * COLUMN_WIDTH }}>
         {options.map((option) => (
           <Option
             key={option.value}

@@ -4,6 +4,7 @@ import type { KeyboardTypeOptions } from 'react-native';
 import { View } from 'react-native';
 import { useFormUnits } from '@/data/FormUnits';
 import { useTheme } from '@/theme/ThemeContext';
+import { COLUMN_WIDTH } from '@/theme/theme';
 import { Words } from './Words';
 
 export interface FieldProps {
@@ -25,7 +26,7 @@ export function Field({ label, value, onChange, onBlur, onSubmit, error, errorBe
   const { colours } = useTheme();
   const form = useFormUnits();
   return (
-    <View style={{ flexGrow: 1, flexShrink: 1, minWidth: 0 }}>
+    <View style={{ flexGrow: 1, flexShrink: 1, minWidth: 0, maxWidth: COLUMN_WIDTH }}>
       <KitInput
         label={label}
         accessibilityLabel={error ? `${label}. ${error}` : label}

@@ -3,6 +3,7 @@ import KitSearchBar from '@rneui/themed/dist/SearchBar';
 import { View } from 'react-native';
 import Svg, { Circle, Path } from 'react-native-svg';
 import { useTheme } from '@/theme/ThemeContext';
+import { COLUMN_WIDTH } from '@/theme/theme';
 import { Action } from './Action';
 import { Words } from './Words';
 import { SEARCH } from './said';
@@ -19,7 +20,7 @@ export interface SearchProps {
 export function Search({ label, value, onChange, hint, testID }: SearchProps) {
   const { colours } = useTheme();
   return (
-    <View>
+    <View style={{ maxWidth: COLUMN_WIDTH }}>
       <Words size="label" tone="muted">
         {label}
       </Words>
