@@ -59,6 +59,7 @@ const IN_ROWS: readonly (readonly [ids: RegExp, row: string, isMenu?: boolean])[
   [/^keep-made$/, 'history'],
   [/^(step-done|hand-problem)/, 'hand-step'],
   [/^look-in-signs$/, 'signs'],
+  [/^view-thick$/, 'view-above', true],
   [/^filter-(result|look)-/, 'filters'],
   [/^(learned-|fold-learnt$|learnt$)/, 'learned'],
   [/^fold-(schools|stands|equal)$/, 'alternatives'],

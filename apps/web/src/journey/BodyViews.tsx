@@ -1,4 +1,4 @@
-/** From which side a body is looked at: one of three, under each other's place. */
+/** From which side a body is looked at; how thick it is, once it is looked at from above. */
 import { Pressable, View } from 'react-native';
 import { useTheme } from '@/theme/ThemeContext';
 import { TARGET, space } from '@/theme/theme';
@@ -18,7 +18,7 @@ export function BodyViews({ value, onChange }: { value: BodyView; onChange(view:
   const { colours } = useTheme();
   return (
     <View role="radiogroup" aria-label={BODY_VIEWS.lookedAt} style={{ flexDirection: 'row', backgroundColor: colours.surface }}>
-      {VIEWS.map((view) => {
+      {VIEWS.filter((view) => view.value !== 'thick' || value !== 'side').map((view) => {
         const chosen = view.value === value;
         return (
           <Pressable
