@@ -106,6 +106,8 @@ function Standing({ detail, now }: { detail: FiringDetail; now: number }) {
           label={standing?.over ? FIRING.coolSince : FIRING.openAfter}
           value={{ figure: clock(evaluation.simulation.total_s), unit: '' }}
           note={FIRING.opensBelow(opens)}
+          // A weekday stands before the time.
+          wide
           testID="opens-at"
         />
         <FigureBlock label={FIRING.kiln} {...degrees(standing?.kiln_C)} testID="kiln-now" />

@@ -22,6 +22,7 @@ export const ALL_ACTS: readonly Act[] = [
     act(`new-${kind}`, ACTS.newRecord(KINDS[kind].one), { pathname: '/shelves/[kind]/[id]', params: { kind, id: 'new' } }),
   ),
   ...PLACES.map(({ name, href }) => act(`place-${name.toLowerCase()}`, ACTS.place(name), href)),
+  act('settings', ACTS.settings, '/settings'),
   act('backup', ACTS.backup, '/settings?open=backup'),
   act('units', ACTS.units, '/settings?open=units'),
   act('screen', ACTS.screen, '/settings?open=screen'),
@@ -36,5 +37,5 @@ export const ALL_ACTS: readonly Act[] = [
 ];
 
 /** Shown where nothing is typed yet. */
-const FIRST = ['new-piece', 'calculate', 'backup', 'units', 'practise', 'help'];
+const FIRST = ['new-piece', 'calculate', 'backup', 'practise', 'settings', 'help'];
 export const FIRST_ACTS: readonly Act[] = ALL_ACTS.filter(({ id }) => FIRST.includes(id));

@@ -22,6 +22,7 @@ export const ACTS = {
   calculate: { title: 'Calculate', also: 'reckon how much mass weight strips blank convert units frit' },
   newRecord: (one: string): { title: string; also: string } => ({ title: `New ${one}`, also: 'add enter shelf' }),
   backup: { title: 'Back up', also: 'save copy download restore backup' },
+  settings: { title: 'Settings', also: 'preferences options' },
   units: { title: 'Units', also: 'celsius fahrenheit inch mm gram ounce settings preferences' },
   screen: { title: 'Light or dark screen', also: 'theme look night settings' },
   alerts: { title: 'Alerts and keys', also: 'sound notification shortcuts settings' },

@@ -42,11 +42,7 @@ export function ShelvesScreen() {
   const { data } = shelves;
   const all: readonly ShelfRecord[] = data[kind];
   return (
-    <Screen
-      title={WORDS.shelves}
-      subtitle={SHELVES_SCREEN.everythingCalculatedThese}
-      actions={<Action kind="plain" title={SHELVES_SCREEN.settings} testID="open-settings" onPress={() => router.push('/settings')} />}
-    >
+    <Screen title={WORDS.shelves} subtitle={SHELVES_SCREEN.everythingCalculatedThese}>
       <Choice<ShelfKind>
         label={SHELVES_SCREEN.shelf}
         value={kind}
@@ -81,6 +77,13 @@ export function ShelvesScreen() {
         </View>
       )}
       <Found kind={kind} shelves={data} wanted={sought} />
+      <View style={{ paddingTop: space.wide }} role="list">
+        <LinkRow href="/settings" inset={0} testID="open-settings">
+          <Words bold tone="touch">
+            {SHELVES_SCREEN.settings}
+          </Words>
+        </LinkRow>
+      </View>
     </Screen>
   );
 }
