@@ -53,7 +53,7 @@ test('by thumb: pieces, firings, acts and help, with slips and other names forgi
   await typed(me, 'Reckon');
   await me.find('found-calculate');
   await typed(me, 'nobodycalledonethis');
-  await me.sees('find-nothing', /Nothing has all of ‘nobodycalledonethis’/);
+  await me.sees('find-nothing', /No match for ‘nobodycalledonethis’/);
   await typed(me, 'seeds rim');
   await me.sees('find', /Firings.*Bird-bath basin.*Seeds near the rim/);
   await me.page.tap('[data-testid="find"] [role="link"]');

@@ -4,7 +4,7 @@ export const FIND_WORDS = {
   close: 'Close Find',
   label: 'Find anything',
   hint: 'pieces, firings, notes, glasses, moulds, kilns, calculations, help',
-  nothing: (typed: string): string => `Nothing has all of ‘${typed}’. Fewer words find more.`,
+  nothing: (typed: string): string => `No match for ‘${typed}’. Fewer words find more.`,
   offline: 'The server does not answer: this is what the browser holds.',
   more: (count: number): string => `${count} more`,
   found: (count: number): string => (count === 1 ? '1 found' : `${count} found`),

@@ -26,7 +26,7 @@ export const HELP_PAGES: readonly HelpPage[] = [
     at: /^\/pieces\/new/,
     title: 'New piece',
     what: 'Its name, its outline and the glass it begins with. A length may be typed in any unit: 24 cm, 9 1/2 in.',
-    figures: 'Nothing is calculated here. The outline and the thickness are what every schedule goes by.',
+    figures: 'The outline and the thickness typed here are what every schedule goes by.',
     terms: ['lay-up', 'family'],
     more: [{ doc: 'features', heading: 'Pieces' }],
   },
@@ -164,7 +164,7 @@ export const HELP_PAGES: readonly HelpPage[] = [
     at: /^\/settings/,
     title: 'Settings',
     what: 'What holds for the whole studio or for this device. Units change how figures are written, never what was entered.',
-    figures: 'Nothing is calculated here.',
+    figures: 'They are what you choose. Stored figures stay as they were entered.',
     terms: ['import'],
     more: [
       { doc: 'features', heading: 'Around it all' },

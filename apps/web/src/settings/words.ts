@@ -57,7 +57,7 @@ export const THIS_DEVICE = {
   oncePageBeen: 'Once this page has been open for a moment, Torvin opens here without its server too.',
   pageCameOver:
     'This page came over plain http. While it stays open it goes on without the server, and what you change waits here. Closed, it cannot be opened again until the server answers; nor can it be installed, keep the screen on, or notify you.',
-  torvinStartedCertificate: 'For that, Torvin is to be started with a certificate that this device trusts: TORVIN_CERT and TORVIN_KEY, as its README says.',
+  torvinStartedCertificate: 'For that, start Torvin with a certificate that this device trusts: TORVIN_CERT and TORVIN_KEY, as its README says.',
   keptStudioWhoever: (count: string, count2: string): string =>
     `Kept here of the studio: ${count} and ${count2}. Whoever can unlock this device can read them.`,
   putTorvinAmong: 'Put Torvin among the apps',

@@ -10,7 +10,7 @@ export const slipsIn = (letters: number): number => (letters < ONE_FROM ? 0 : le
 
 /**
  * How many slips make one word of the other: a letter left out, put in, another in its place, or two neighbours swapped
- * (optimal string alignment, after Damerau 1964). More than `most` is told as most + 1.
+ * (optimal string alignment, after Damerau 1964). More than `most` gives most + 1.
  */
 export function slipsBetween(a: string, b: string, most: number): number {
   if (Math.abs(a.length - b.length) > most) return most + 1;
