@@ -23,6 +23,7 @@ import { Waiting } from '@/ui/Loading';
 import { Notice } from '@/ui/Notice';
 import { Screen } from '@/ui/Screen';
 import { offerBack } from '@/ui/takeBack';
+import { ToPieces } from '@/ui/ToPieces';
 import { Words } from '@/ui/Words';
 import { useNow } from '@/ui/useNow';
 import { KILN_SCREEN } from './words';
@@ -50,7 +51,12 @@ export function KilnScreen() {
         )}
       </Part>
       <Part title={KILN_SCREEN.toKeyIn}>
-        {ready.length === 0 && <Words tone="muted">{KILN_SCREEN.nothingKeyYet}</Words>}
+        {ready.length === 0 && (
+          <>
+            <Words tone="muted">{KILN_SCREEN.nothingKeyYet}</Words>
+            <ToPieces />
+          </>
+        )}
         <View role="list">
           {ready.map((one) => (
             <LinkRow key={one.piece.id} href={runHref(one.piece.id, one.stepId, 'key-in')} inset={0} testID="ready-to-key">

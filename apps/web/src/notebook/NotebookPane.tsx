@@ -16,6 +16,7 @@ import { LinkRow } from '@/ui/LinkRow';
 import { Waiting } from '@/ui/Loading';
 import { Notice } from '@/ui/Notice';
 import { ListScreen } from '@/ui/Screen';
+import { ToPieces } from '@/ui/ToPieces';
 import { Words } from '@/ui/Words';
 import { firedWords } from '@/ui/clock';
 import { useUnits } from '@/data/FormUnits';
@@ -84,7 +85,11 @@ export function NotebookPane({ currentId, beside = false }: { currentId?: string
           <Words size="label" tone="muted" aria-live="polite" testID="notebook-count">
             {`${total} ${total === 1 ? 'firing' : 'firings'}${searching ? NOTEBOOK_PANE.found : ''}`}
           </Words>
-          {total === 0 && <Notice tone="plain">{searching ? NOTEBOOK_PANE.noFiringMatches : NOTEBOOK_PANE.firedPiecesAppear}</Notice>}
+          {total === 0 && (
+            <Notice tone="plain" actions={searching ? undefined : <ToPieces />}>
+              {searching ? NOTEBOOK_PANE.noFiringMatches : NOTEBOOK_PANE.firedPiecesAppear}
+            </Notice>
+          )}
         </View>
       }
     />

@@ -65,7 +65,6 @@ export const TELL_PAGE = {
 export const ADDRESSES = {
   nothingHere: 'Nothing here',
   leadsNowhere: 'This address leads nowhere in Torvin.',
-  toPieces: 'Go to Pieces',
   noFirings: 'What is fired and recorded stands here.',
   noPieces: 'What is made stands here, drawn from the side.',
 } as const;

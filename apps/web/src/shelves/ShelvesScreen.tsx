@@ -21,6 +21,7 @@ import { Waiting } from '@/ui/Loading';
 import { Notice } from '@/ui/Notice';
 import { Screen } from '@/ui/Screen';
 import { Swatch } from '@/ui/Swatch';
+import { ToPieces } from '@/ui/ToPieces';
 import { Words } from '@/ui/Words';
 import { capital } from '@/ui/capital';
 import { aboutShelves, sourceOf, SHELVES_SCREEN } from './words';
@@ -59,9 +60,12 @@ export function ShelvesScreen() {
         </Notice>
       )}
       {kindOf(kind).fromPieces ? (
-        <Words size="label" tone="muted" testID="from-pieces">
-          {SHELVES_SCREEN.whatComesOut}
-        </Words>
+        <>
+          <Words size="label" tone="muted" testID="from-pieces">
+            {SHELVES_SCREEN.whatComesOut}
+          </Words>
+          {all.length === 0 && <ToPieces />}
+        </>
       ) : (
         <Action title={SHELVES_SCREEN.new(KINDS[kind].one)} testID="new-record" onPress={() => router.push(`/shelves/${kind}/new`)} />
       )}

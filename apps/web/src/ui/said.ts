@@ -175,6 +175,7 @@ export const BROKEN = {
 
 /** Short words that more than one place says. */
 export const WORDS = {
+  toPieces: 'Go to Pieces',
   toThePage: 'To the page',
   delete: 'Delete',
   coreToSurface: 'core–surface',
