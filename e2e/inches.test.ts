@@ -62,7 +62,7 @@ test('from New piece to a recorded firing in °F, inches and ounces', async () =
   await me.type('figure-fullSpeedCode', '7200');
   await me.press('save-record');
   await me.gone('save-record');
-  await me.press('shelf-kilns');
+  await open('/shelves?shelf=kilns');
   await me.press('record-my-kiln');
   await me.type('figure-top_C', '1050 C');
   await me.type('figure-insideWidth_m', '20-1/2 in');
