@@ -53,6 +53,25 @@ test('no component holds words of its own: they stand in the words of its room',
   expect(components.flatMap((file) => spokenIn(file).flatMap((text) => (isForMachines(text) ? [] : `${file}: ${text}`)))).toEqual([]);
 });
 
+test('no words are kept that nothing says any more', () => {
+  const files = sourcesIn('apps/web/src').map((file) => ({ file, text: readFileSync(join(ROOT, file), 'utf8') }));
+  const kept = files.filter(({ file }) => /[\\/](words|said)\.ts$/.test(file));
+  const all = files.map(({ text }) => text).join('\n');
+  const entries = kept.flatMap(({ file, text }) =>
+    [...text.matchAll(/^export const ([A-Z_]+) = \{\n([^]*?)^\} as const;/gm)].flatMap(([, group, body]) =>
+      // Taken by a name that is worked out, they are not looked for one by one.
+      all.includes(`${group}[`) ? [] : [...body.matchAll(/^ {2}(\w+):/gm)].map(([, name]) => ({ file, said: `${group}.${name}` })),
+    ),
+  );
+  const used = new Set([...all.matchAll(/\b[A-Z_]+\.\w+/g)].map(([said]) => said));
+  // What is taken apart where it stands: const { groups: names } = FIND_WORDS.
+  const apart = new Set(
+    [...all.matchAll(/\{ ([^{}]+) \} = ([A-Z_]+);/g)].flatMap(([, names, group]) => names.split(', ').map((name) => `${group}.${name.split(':')[0]}`)),
+  );
+  expect(entries.length).toBeGreaterThan(1000);
+  expect(entries.filter(({ said }) => !used.has(said) && !apart.has(said))).toEqual([]);
+});
+
 const LONGEST_WORDS = 18;
 const longSentences = (text: string): string[] => text.split(/[.!?:;](?:\s|$)/).filter((sentence) => sentence.trim().split(/\s+/).length > LONGEST_WORDS);
 

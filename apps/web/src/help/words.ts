@@ -11,7 +11,6 @@ export const HELP = {
   settings: 'Settings',
   all: 'All papers, and About',
   findIn: 'Find anything',
-  papers: 'Papers',
   papersAbout: 'Papers that ship with Torvin and open without network.',
   unread: 'This paper could not be read: the server does not answer. Over https, papers are kept on each device.',
   noSuch: 'There is no such paper.',

@@ -31,7 +31,6 @@ export const STUDIO_UNITS = {
   mass: 'Mass',
   gKg: 'g, kg',
   ozLb: 'oz, lb',
-  figuresAndScreen: 'Figures and screen',
   writeSizeMass: 'Write a size, mass or temperature in any unit: 3/8 in, 6 mm, 33 oz, 1390F. A bare number is in the unit chosen here.',
   lookScreen: 'Look of the screen',
   asTheDevice: 'As the device',
@@ -51,8 +50,6 @@ export const STUDIO_UNITS = {
 } as const;
 
 export const THIS_DEVICE = {
-  keptHere: 'kept here',
-  withoutServerDevice: 'Without the server, on this device',
   torvinOpensWithout: 'Torvin opens here without its server too, with what was read last. What you change then waits here and is sent when it answers.',
   oncePageBeen: 'Once this page has been open for a moment, Torvin opens here without its server too.',
   pageCameOver:
@@ -62,12 +59,9 @@ export const THIS_DEVICE = {
     `Kept here of the studio: ${count} and ${count2}. Whoever can unlock this device can read them.`,
   putTorvinAmong: 'Put Torvin among the apps',
   forgetWhatKept: 'Forget what is kept here',
-  faultReport: 'Fault report',
-  whatGoesReport: 'What goes with a report of a fault',
 } as const;
 
 export const OTHER_DEVICES = {
-  openYourPhone: 'Open on your phone',
   pointCameraType: 'Point its camera at this, or type the address into its browser. It has to be in the same network as the computer that Torvin runs on.',
   doesNotOpen: 'It does not open',
   whatLook: 'what to look at',
@@ -98,7 +92,6 @@ export const OTHER_DEVICES = {
 export const BACKUPS = {
   askedFor: 'asked for',
   beforeNewVersion: 'before a new version',
-  backup: 'Backup',
   lastWith: (madeAt: string, holds: string, megabytes: string): string => `Last: ${madeAt}, with ${holds}; ${megabytes}.`,
   noBackupYet: 'No backup yet.',
   oneMadeItself: (folder: string): string =>

@@ -13,7 +13,7 @@ import { useSaveStudio, useStudio, useStudioUnits } from '@/data/studio';
 import { firstGlass, firstLayer } from '@/layup/pieceEntry';
 import { useOutbox } from '@/outbox/useOutbox';
 import { planHref } from '@/ui/hrefs';
-import { space } from '@/theme/theme';
+import { COLUMN_WIDTH, space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
 import { Field } from '@/ui/Field';
@@ -54,7 +54,7 @@ export function StartScreen() {
   const Question = asked === null ? null : QUESTIONS[asked];
   return (
     <Screen title={START.title} subtitle={asked === null ? undefined : START.about}>
-      <View style={{ gap: space.medium, maxWidth: 560 }}>
+      <View style={{ gap: space.medium, maxWidth: COLUMN_WIDTH }}>
         {Question && asked !== null ? (
           <>
             <Words size="label" tone="muted" testID="start-at">
