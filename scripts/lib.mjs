@@ -283,6 +283,7 @@ async function buildWeb(tell) {
   const asked = ['export', '--platform', 'web', '--output-dir', 'dist', '--no-minify', '--max-workers', String(availableParallelism())];
   const { ok, output } = await runApart(...tool('expo', asked), env, at('apps/web'));
   if (!ok) throw new Error(`The web export failed:\n${output}`);
+  laterTogether(at(WEB_DIST));
   tell('making the pages small');
   await minify(at(WEB_DIST, '_expo/static/js/web'));
   const [engine] = Object.keys(metafile.outputs).map((path) => basename(path));
@@ -294,6 +295,22 @@ async function buildWeb(tell) {
   await buildServiceWorker();
   tell('compressing');
   await compressBeside(at(WEB_DIST));
+}
+
+/**
+ * What pages that are read later have in common is asked for with the first view; it goes into the file of the first of them instead,
+ * after which the others are read (see workbench.tsx).
+ */
+function laterTogether(dist) {
+  const folder = join(dist, '_expo/static/js/web');
+  const [common, run] = ['__common-', 'run-'].map((start) => readdirSync(folder).find((name) => name.startsWith(start)));
+  if (!common || !run) throw new Error(`The export has no ${common ? 'file of the run sheet' : '__common file'}: see laterTogether in scripts/lib.mjs.`);
+  writeFileSync(join(folder, run), `${read(join(folder, common))}\n${read(join(folder, run))}`);
+  rmSync(join(folder, common));
+  const page = join(dist, 'index.html');
+  const asked = new RegExp(`<script src="[^"]*/${common}"[^>]*></script>`);
+  if (!asked.test(read(page))) throw new Error('The page does not ask for what its later pages have in common: see laterTogether in scripts/lib.mjs.');
+  writeFileSync(page, read(page).replace(asked, ''));
 }
 
 /** The name of a module beside its number, which Metro leaves where it does not make things small itself. */

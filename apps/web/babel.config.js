@@ -6,5 +6,5 @@ const COMPILED = /[/\\]apps[/\\]web[/\\]src[/\\](?!runsheet[/\\])/;
 
 module.exports = (api) => {
   api.cache(true);
-  return { presets: [['babel-preset-expo', { 'react-compiler': { sources: (file) => COMPILED.test(file) } }]] };
+  return { plugins: [require('./pastIndexes')], presets: [['babel-preset-expo', { 'react-compiler': { sources: (file) => COMPILED.test(file) } }]] };
 };

@@ -5,7 +5,7 @@
 import type { Casting } from './body/body';
 import type { Layer } from './body/layers';
 import type { Plan } from './form/surface';
-import type { Look } from './look/recipes/all';
+import type { Look } from './look/names';
 import type { Shaping } from './look/shaping';
 import type { Composed } from './schedule/compose';
 import type { FiringCase } from './schedule/firingCase';

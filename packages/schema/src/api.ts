@@ -1,6 +1,7 @@
 /** The HTTP interface as one table: the server routes by it, the web app calls by it, OpenAPI is written from it. */
 import { count, figure } from '@torvin/core/contract';
 import { z } from 'zod';
+import { AT, type At, atOfKind } from './at';
 import { AccessSchema, EnterSchema, NewPasscodeSchema, type Topic } from './access';
 import {
   BackupSchema,
@@ -49,16 +50,15 @@ import { DiagnosticsSchema } from './diagnostics';
 import { ImportQuerySchema, ImportedSchema, PieceFileSchema, ofOlderFormat } from './pieceFile';
 import { NewProgramSchema, ProgramQuerySchema, ProgramSchema } from './programs';
 import { FindQuerySchema, FoundSchema } from './found';
-import { NewReckoningSchema, RECKONINGS_KEPT, ReckoningSchema } from './reckonings';
-import { KIND_LIST, type KINDS, type KindName, kindOf } from './kinds/all';
+import { NewReckoningSchema, ReckoningSchema } from './reckonings';
+import { RECKONINGS_KEPT } from './reckoningsKept';
+import { type AnyRecord, type KINDS, kindOf } from './kinds/all';
+import { KIND_LIST, type KindName } from './kinds/names';
 import type { Kind } from './kinds/kind';
 import type { Stored } from './kinds/stored';
 import { ShelvesSchema } from './kinds/shelves';
 
-export interface Endpoint<Request extends z.ZodType | undefined = z.ZodType | undefined, Answer extends z.ZodType = z.ZodType> extends More {
-  method: 'get' | 'post' | 'put' | 'delete';
-  /** In Express's notation. */
-  path: string;
+export interface Endpoint<Request extends z.ZodType | undefined = z.ZodType | undefined, Answer extends z.ZodType = z.ZodType> extends At, More {
   summary: string;
   request: Request;
   answer: Answer;
@@ -79,18 +79,17 @@ interface More {
   computes?: true;
 }
 
-export const get = <A extends z.ZodType, M extends More = object>(path: string, summary: string, answer: A, more?: M): Endpoint<undefined, A> & M => ({
-  ...{ method: 'get', path, summary, request: undefined, answer },
+export const get = <A extends z.ZodType, M extends More = object>(at: At, summary: string, answer: A, more?: M): Endpoint<undefined, A> & M => ({
+  ...{ ...at, summary, request: undefined, answer },
   ...(more as M),
 });
 export const send = <R extends z.ZodType, A extends z.ZodType, M extends More = object>(
-  method: 'post' | 'put' | 'delete',
-  path: string,
+  at: At,
   summary: string,
   request: R,
   answer: A,
   more?: M,
-): Endpoint<R, A> & M => ({ ...{ method, path, summary, request, answer }, ...(more as M) });
+): Endpoint<R, A> & M => ({ ...{ ...at, summary, request, answer }, ...(more as M) });
 
 const NothingSchema = z.strictObject({}).meta({ id: 'Nothing' });
 const BringBackSchema = z
@@ -120,179 +119,166 @@ export const HealthSchema = z.object({
 
 export const api = {
   diagnostics: get(
-    '/api/diagnostics',
+    AT.diagnostics,
     'What goes with a report of a fault: versions, settings, counts and the last of the log, nothing that anybody wrote',
     DiagnosticsSchema,
   ),
-  health: get('/api/health', 'Whether the server is up, and whether it asks for the passcode', HealthSchema),
-  studio: get('/api/studio', "The studio's settings", StudioSchema),
-  saveStudio: send('put', '/api/studio', "Replaces the studio's settings", StudioSchema, StudioSchema, { changes: 'studio' }),
-  shelves: get('/api/shelves', 'All records: glass, kilns, controllers, tests', ShelvesSchema),
-  madeUses: get('/api/uses/made', 'How much of each made glass pieces take, by what they lay of it', z.array(MadeUseSchema)),
-  formUses: get('/api/uses/forms', 'What was fired in each mould or former, and since each of its coats', z.array(FormUseSchema)),
-  pieces: get('/api/pieces', 'Pieces as lists show them, newest change first or in another order, a page at a time', PiecePageSchema, {
+  health: get(AT.health, 'Whether the server is up, and whether it asks for the passcode', HealthSchema),
+  studio: get(AT.studio, "The studio's settings", StudioSchema),
+  saveStudio: send(AT.saveStudio, "Replaces the studio's settings", StudioSchema, StudioSchema, { changes: 'studio' }),
+  shelves: get(AT.shelves, 'All records: glass, kilns, controllers, tests', ShelvesSchema),
+  madeUses: get(AT.madeUses, 'How much of each made glass pieces take, by what they lay of it', z.array(MadeUseSchema)),
+  formUses: get(AT.formUses, 'What was fired in each mould or former, and since each of its coats', z.array(FormUseSchema)),
+  pieces: get(AT.pieces, 'Pieces as lists show them, newest change first or in another order, a page at a time', PiecePageSchema, {
     query: PieceQuerySchema,
   }),
-  piece: get('/api/pieces/:id', 'One piece', PieceSchema),
-  createPiece: send('post', '/api/pieces', 'Makes a piece; repeated with the same id it does nothing', NewPieceSchema, PieceSchema, { changes: 'piece' }),
-  savePiece: send('put', '/api/pieces/:id', 'Changes a piece; 409 with the current piece when based on an older version', PieceChangeSchema, PieceSchema, {
+  piece: get(AT.piece, 'One piece', PieceSchema),
+  createPiece: send(AT.createPiece, 'Makes a piece; repeated with the same id it does nothing', NewPieceSchema, PieceSchema, { changes: 'piece' }),
+  savePiece: send(AT.savePiece, 'Changes a piece; 409 with the current piece when based on an older version', PieceChangeSchema, PieceSchema, {
     ...piece,
     keyed: true,
     changes: 'piece',
   }),
-  undoPiece: send('post', '/api/pieces/:id/undo', 'Takes the last change of a piece back', BasedOnSchema, PieceSchema, { ...piece, changes: 'piece' }),
-  redoPiece: send('post', '/api/pieces/:id/redo', 'Does again what undo took back', BasedOnSchema, PieceSchema, { ...piece, changes: 'piece' }),
-  deletePiece: send(
-    'delete',
-    '/api/pieces/:id',
-    'Deletes a piece; it can be brought back for 30 days, its firings stay in the Notebook',
-    BasedOnSchema,
-    DoneSchema,
-    { ...piece, changes: 'piece' },
-  ),
-  restorePiece: send('post', '/api/pieces/:id/restore', 'Brings a deleted piece back', NothingSchema, PieceSchema, { changes: 'piece' }),
-  filePiece: send('put', '/api/pieces/:id/filing', 'Tags a piece, tells it finished, puts it away or takes it out again', FilingSchema, PieceSchema, {
+  undoPiece: send(AT.undoPiece, 'Takes the last change of a piece back', BasedOnSchema, PieceSchema, { ...piece, changes: 'piece' }),
+  redoPiece: send(AT.redoPiece, 'Does again what undo took back', BasedOnSchema, PieceSchema, { ...piece, changes: 'piece' }),
+  deletePiece: send(AT.deletePiece, 'Deletes a piece; it can be brought back for 30 days, its firings stay in the Notebook', BasedOnSchema, DoneSchema, {
     ...piece,
     changes: 'piece',
   }),
-  pieceFile: get('/api/pieces/:id/file', 'A piece with its schedules, firings and records as one file', PieceFileSchema),
-  importPiece: send('post', '/api/import', 'Takes a piece file in; a copy where the piece is there still', PieceFileSchema, ImportedSchema, {
+  restorePiece: send(AT.restorePiece, 'Brings a deleted piece back', NothingSchema, PieceSchema, { changes: 'piece' }),
+  filePiece: send(AT.filePiece, 'Tags a piece, tells it finished, puts it away or takes it out again', FilingSchema, PieceSchema, {
+    ...piece,
+    changes: 'piece',
+  }),
+  pieceFile: get(AT.pieceFile, 'A piece with its schedules, firings and records as one file', PieceFileSchema),
+  importPiece: send(AT.importPiece, 'Takes a piece file in; a copy where the piece is there still', PieceFileSchema, ImportedSchema, {
     query: ImportQuerySchema,
     stands: z.array(z.string()),
     older: ofOlderFormat,
     changes: 'piece',
   }),
-  saveSchedule: send(
-    'post',
-    '/api/pieces/:id/schedules',
-    "Adds a schedule version, simulated by the server, and makes it its step's",
-    NewScheduleSchema,
-    SavedScheduleSchema,
-    { ...piece, computes: true, changes: 'piece' },
-  ),
-  versions: get(
-    '/api/pieces/:id/schedules',
-    'The schedule versions of a piece that were left, named or fired, or are in use, newest first',
-    z.array(ScheduleVersionSchema),
-  ),
-  alike: get('/api/schedules/:id/alike', 'Pieces that wait for the same kiln with the very same schedule, by name', AlikeSchema),
-  schedule: get('/api/schedules/:id', 'One schedule version as it was made', ScheduleSchema),
-  nameSchedule: send('put', '/api/schedules/:id/name', 'Names a schedule version', ScheduleNameSchema, ScheduleSchema, { changes: 'piece' }),
-  firings: get('/api/firings', 'Firings, newest first, a page at a time', FiringPageSchema, { query: FiringQuerySchema }),
-  firing: get('/api/firings/:id', 'One firing with the schedule it ran', FiringDetailSchema),
-  learned: get('/api/learned', 'What the firings of a kiln have taught; null where none is recorded', LearnedSchema.nullable(), {
+  saveSchedule: send(AT.saveSchedule, "Adds a schedule version, simulated by the server, and makes it its step's", NewScheduleSchema, SavedScheduleSchema, {
+    ...piece,
+    computes: true,
+    changes: 'piece',
+  }),
+  versions: get(AT.versions, 'The schedule versions of a piece that were left, named or fired, or are in use, newest first', z.array(ScheduleVersionSchema)),
+  alike: get(AT.alike, 'Pieces that wait for the same kiln with the very same schedule, by name', AlikeSchema),
+  schedule: get(AT.schedule, 'One schedule version as it was made', ScheduleSchema),
+  nameSchedule: send(AT.nameSchedule, 'Names a schedule version', ScheduleNameSchema, ScheduleSchema, { changes: 'piece' }),
+  firings: get(AT.firings, 'Firings, newest first, a page at a time', FiringPageSchema, { query: FiringQuerySchema }),
+  firing: get(AT.firing, 'One firing with the schedule it ran', FiringDetailSchema),
+  learned: get(AT.learned, 'What the firings of a kiln have taught; null where none is recorded', LearnedSchema.nullable(), {
     query: LearnedQuerySchema,
     computes: true,
   }),
-  seen: get('/api/seen', 'How firings of one kind came out in a kiln, newest first, with the heat work they did', z.array(SeenFiringSchema), {
+  seen: get(AT.seen, 'How firings of one kind came out in a kiln, newest first, with the heat work they did', z.array(SeenFiringSchema), {
     query: SeenQuerySchema,
   }),
-  used: get('/api/used-set-up', 'How the like was set up when it was last fired; null where it never was', UsedSchema.nullable(), {
+  used: get(AT.used, 'How the like was set up when it was last fired; null where it never was', UsedSchema.nullable(), {
     query: UsedQuerySchema,
   }),
-  find: get('/api/find', 'Whatever has all the words, the newest of each kind; slips of the fingers and other spellings are forgiven', FoundSchema, {
+  find: get(AT.find, 'Whatever has all the words, the newest of each kind; slips of the fingers and other spellings are forgiven', FoundSchema, {
     query: FindQuerySchema,
   }),
-  bench: get('/api/bench', 'What is in the kiln, what waits and for what, what was last learned', BenchSchema, { computes: true }),
-  access: get('/api/access', 'Where other devices find this studio, and which of them have been let in', AccessSchema),
-  enter: send('post', '/api/access/enter', 'Lets a device in by the passcode: it is given a cookie to show from then on', EnterSchema, DoneSchema, {
+  bench: get(AT.bench, 'What is in the kiln, what waits and for what, what was last learned', BenchSchema, { computes: true }),
+  access: get(AT.access, 'Where other devices find this studio, and which of them have been let in', AccessSchema),
+  enter: send(AT.enter, 'Lets a device in by the passcode: it is given a cookie to show from then on', EnterSchema, DoneSchema, {
     changes: 'access',
   }),
-  changePasscode: send('put', '/api/access/passcode', 'Takes another passcode; all other devices must enter it again', NewPasscodeSchema, AccessSchema, {
+  changePasscode: send(AT.changePasscode, 'Takes another passcode; all other devices must enter it again', NewPasscodeSchema, AccessSchema, {
     changes: 'access',
   }),
-  endDevice: send('delete', '/api/access/devices/:id', 'Lets a device in no longer until it gives the passcode again', NothingSchema, AccessSchema, {
+  endDevice: send(AT.endDevice, 'Lets a device in no longer until it gives the passcode again', NothingSchema, AccessSchema, {
     changes: 'access',
   }),
-  aside: get('/api/aside', 'What was deleted long ago, and pictures that no firing has: kept until they are erased', AsideSchema),
-  eraseAside: send('post', '/api/aside/erase', 'Erases the pictures that lie aside, for good', NothingSchema, AsideSchema, { changes: 'aside' }),
-  backups: get('/api/backups', 'The backups that there are, and where they lie', BackupsSchema),
-  makeBackup: send('post', '/api/backups', 'Makes a backup now; it stays until it is deleted', NothingSchema, BackupSchema, { changes: 'backups' }),
-  deleteBackup: send('delete', '/api/backups/:id', 'Deletes a backup', NothingSchema, DoneSchema, { changes: 'backups' }),
+  aside: get(AT.aside, 'What was deleted long ago, and pictures that no firing has: kept until they are erased', AsideSchema),
+  eraseAside: send(AT.eraseAside, 'Erases the pictures that lie aside, for good', NothingSchema, AsideSchema, { changes: 'aside' }),
+  backups: get(AT.backups, 'The backups that there are, and where they lie', BackupsSchema),
+  makeBackup: send(AT.makeBackup, 'Makes a backup now; it stays until it is deleted', NothingSchema, BackupSchema, { changes: 'backups' }),
+  deleteBackup: send(AT.deleteBackup, 'Deletes a backup', NothingSchema, DoneSchema, { changes: 'backups' }),
   restoreBackup: send(
-    'post',
-    '/api/backups/:id/restore',
+    AT.restoreBackup,
     'Puts a backup in the place of what there is, which is moved aside; every hash is checked before anything moves',
     NothingSchema,
     RestoredSchema,
   ),
-  programs: get('/api/programs', 'What the programs of the controllers hold', z.array(ProgramSchema), { query: ProgramQuerySchema }),
-  keyProgram: send(
-    'post',
-    '/api/programs',
-    'Says what stands in a program from now on; repeated with the same id it does nothing',
-    NewProgramSchema,
-    ProgramSchema,
-    { changes: 'program' },
-  ),
-  removeProgram: send('delete', '/api/programs/:id', 'Takes a wrong entry out: what stood there before it stands again', NothingSchema, DoneSchema, {
+  programs: get(AT.programs, 'What the programs of the controllers hold', z.array(ProgramSchema), { query: ProgramQuerySchema }),
+  keyProgram: send(AT.keyProgram, 'Says what stands in a program from now on; repeated with the same id it does nothing', NewProgramSchema, ProgramSchema, {
     changes: 'program',
   }),
-  restoreProgram: send('post', '/api/programs/:id/restore', 'Brings an entry back that was taken out', NothingSchema, ProgramSchema, {
+  removeProgram: send(AT.removeProgram, 'Takes a wrong entry out: what stood there before it stands again', NothingSchema, DoneSchema, {
     changes: 'program',
   }),
-  reckonings: get('/api/reckonings', `The last ${RECKONINGS_KEPT} saved calculations, newest first, with what was typed`, z.array(ReckoningSchema)),
-  keepReckoning: send('post', '/api/reckonings', 'Keeps a calculation; repeated with the same id it does nothing', NewReckoningSchema, ReckoningSchema, {
+  restoreProgram: send(AT.restoreProgram, 'Brings an entry back that was taken out', NothingSchema, ProgramSchema, {
+    changes: 'program',
+  }),
+  reckonings: get(AT.reckonings, `The last ${RECKONINGS_KEPT} saved calculations, newest first, with what was typed`, z.array(ReckoningSchema)),
+  keepReckoning: send(AT.keepReckoning, 'Keeps a calculation; repeated with the same id it does nothing', NewReckoningSchema, ReckoningSchema, {
     changes: 'reckonings',
   }),
-  loads: get('/api/loads', 'What is in the kilns, and what is planned for them', z.array(LoadShownSchema)),
-  load: get('/api/loads/:id', 'One load: what it was keyed with, what is in it, its note and what was read in the kiln', LoadDetailSchema),
+  loads: get(AT.loads, 'What is in the kilns, and what is planned for them', z.array(LoadShownSchema)),
+  load: get(AT.load, 'One load: what it was keyed with, what is in it, its note and what was read in the kiln', LoadDetailSchema),
   addReadings: send(
-    'post',
-    '/api/loads/:id/readings',
+    AT.addReadings,
     'Adds what was read in the kiln while a load was in it; one that is sent again counts once',
     NewReadingsSchema,
     LoadDetailSchema,
     { changes: 'firing' },
   ),
-  saveLoad: send('put', '/api/loads/:id', 'Says when a kiln was opened, which frees it, or adds a note to a load', LoadChangeSchema, LoadSchema, {
+  saveLoad: send(AT.saveLoad, 'Says when a kiln was opened, which frees it, or adds a note to a load', LoadChangeSchema, LoadSchema, {
     stands: LoadSchema,
     keyed: true,
     changes: 'firing',
   }),
   recordFiring: send(
-    'post',
-    '/api/firings',
+    AT.recordFiring,
     'Records a firing or starts it; repeated with the same id it does nothing; 409 where the kiln is in use or the schedule outdated',
     NewFiringSchema,
     FiringSchema,
     { stands: z.union([LoadAheadSchema, z.array(z.string())]), computes: true, changes: 'firing' },
   ),
-  saveFiring: send('put', '/api/firings/:id', 'Changes the record of a firing', FiringChangeSchema, FiringDetailSchema, {
+  saveFiring: send(AT.saveFiring, 'Changes the record of a firing', FiringChangeSchema, FiringDetailSchema, {
     stands: FiringSchema,
     keyed: true,
     computes: true,
     changes: 'firing',
   }),
-  deleteFiring: send('delete', '/api/firings/:id', 'Deletes a firing; it can be brought back for 30 days', BasedOnSchema, DoneSchema, {
+  deleteFiring: send(AT.deleteFiring, 'Deletes a firing; it can be brought back for 30 days', BasedOnSchema, DoneSchema, {
     stands: FiringSchema,
     changes: 'firing',
   }),
-  restoreFiring: send('post', '/api/firings/:id/restore', 'Brings a deleted firing back', NothingSchema, FiringSchema, {
+  restoreFiring: send(AT.restoreFiring, 'Brings a deleted firing back', NothingSchema, FiringSchema, {
     stands: LoadAheadSchema,
     changes: 'firing',
   }),
 } as const;
 
+/** An endpoint as who asks it needs it: where it is; what goes there and comes back is known to the compiler alone. */
+export interface Asked<E extends Endpoint> extends At {
+  of?: E;
+}
+export type AskedOf<Table extends Record<string, Endpoint>> = { [N in keyof Table]: Asked<Table[N]> };
+
 /** What every kind of record can be asked, by its definition. */
 function recordEndpoints<T extends Stored, In>({ path, one, many, schema, change }: Kind<T, In>) {
-  const at = `/api/${path}/:id`;
+  const at = atOfKind(path);
   return {
-    list: get(`/api/${path}`, `All ${many}`, z.array(schema)),
-    one: get(at, `One ${one}`, schema),
-    save: send('put', at, `Adds or changes a ${one}; 409 with the ${one} that stands when based on an older version`, change, schema, {
+    list: get(at.list, `All ${many}`, z.array(schema)),
+    one: get(at.one, `One ${one}`, schema),
+    save: send(at.save, `Adds or changes a ${one}; 409 with the ${one} that stands when based on an older version`, change, schema, {
       stands: schema,
       keyed: true,
       changes: 'shelves',
     }),
-    archive: send('post', `${at}/archive`, `Puts a ${one} away, or back; what was made with it keeps it`, ArchivedSchema, ShelvesSchema, {
+    archive: send(at.archive, `Puts a ${one} away, or back; what was made with it keeps it`, ArchivedSchema, ShelvesSchema, {
       changes: 'shelves',
     }),
-    remove: send('delete', at, `Deletes a ${one} that nothing names; it can be brought back`, BasedOnSchema, DoneSchema, {
+    remove: send(at.remove, `Deletes a ${one} that nothing names; it can be brought back`, BasedOnSchema, DoneSchema, {
       stands: schema,
       changes: 'shelves',
     }),
-    restore: send('post', `${at}/restore`, `Brings a deleted ${one} back; 409 with what it names that was deleted too`, BringBackSchema, schema, {
+    restore: send(at.restore, `Brings a deleted ${one} back; 409 with what it names that was deleted too`, BringBackSchema, schema, {
       stands: z.array(z.string()),
       changes: 'shelves',
     }),
@@ -305,11 +291,8 @@ export const recordApi = Object.fromEntries(KIND_LIST.map((name) => [name, recor
   [K in KindName]: EndpointsOf<(typeof KINDS)[K]>;
 };
 
-type KindEndpoints = Record<keyof (typeof recordApi)['families'], Endpoint>;
-/** The endpoints of a kind that is known by its name alone; its schema holds what is sent and answered. */
-// A kind's endpoints name its records, so that those of any kind have no type in common.
-// eslint-disable-next-line no-restricted-syntax -- the server holds each request to the kind's schema
-export const endpointsOf = (kind: KindName): KindEndpoints => recordApi[kind] as unknown as KindEndpoints;
+/** Of a kind that is known by its name alone. */
+export type RecordEndpoints = ReturnType<typeof recordEndpoints<AnyRecord, unknown>>;
 
 export type AnswerOf<E extends Endpoint> = z.output<E['answer']>;
 export type RequestOf<E extends Endpoint> = E['request'] extends z.ZodType ? z.input<E['request']> : undefined;

@@ -29,7 +29,7 @@ const TypicalSchema = z.object({
 });
 
 export const typicalEndpoint = get(
-  '/api/compute/typical',
+  { method: 'get', path: '/api/compute/typical' },
   'What ships as typical, each part ready to be sent: glasses, kilns, controllers, set-ups, limits and schools',
   TypicalSchema,
 );

@@ -1,7 +1,7 @@
 /** What helps to find a fault and tells nothing of a studio's work: versions, settings, how many there are of what, what was logged last. */
 import { count, figure, instant } from '@torvin/core/contract';
 import { z } from 'zod';
-import { KIND_LIST, type KindName } from './kinds/all';
+import { KIND_LIST, type KindName } from './kinds/names';
 
 const COUNTED = ['pieces', 'schedules', 'firings', 'loads', 'programs', 'pictures', 'devices', 'backups'] as const;
 const names = [...COUNTED, ...KIND_LIST] as [string, ...string[]];

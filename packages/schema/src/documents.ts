@@ -364,6 +364,7 @@ export const FiringDetailSchema = z
     firing: FiringSchema,
     schedule: ScheduleSchema,
     asFiredResult: EvaluationSchema.nullable(),
+    opens_C: figure('°C', 'At most, where the kiln is opened'),
     /** What else is in its load. */
     together: z.array(z.object({ id, pieceName: z.string() })),
   })

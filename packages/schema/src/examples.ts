@@ -2,7 +2,8 @@
 import type { z } from 'zod';
 import type { api } from './api';
 import { PIECE_FILE_VERSION } from './pieceFile';
-import { KINDS, KIND_LIST, type KindName, beginRecord } from './kinds/all';
+import { KINDS, beginRecord } from './kinds/all';
+import { KIND_LIST, type KindName } from './kinds/names';
 
 type Takes = { [K in keyof typeof api as (typeof api)[K]['request'] extends z.ZodType ? K : never]: z.input<NonNullable<(typeof api)[K]['request']>> };
 

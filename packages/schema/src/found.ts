@@ -2,7 +2,7 @@
 import { count } from '@torvin/core/contract';
 import { z } from 'zod';
 import { FiringRowSchema } from './documents';
-import { SHELF_KINDS } from './kinds/all';
+import { SHELF_KINDS } from './kinds/names';
 import { PieceSchema, asked, recordId } from './pieces';
 import { ReckoningSchema } from './reckonings';
 

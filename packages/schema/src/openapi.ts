@@ -8,7 +8,8 @@ import { type CalculatorEndpoint, typicalEndpoint } from './computeApi';
 import { PhotoSchema, RestoredSchema } from './documents';
 import answers from './answers.json';
 import { EXAMPLES, exampleOfRecord } from './examples';
-import { KIND_LIST, KINDS } from './kinds/all';
+import { KINDS } from './kinds/all';
+import { KIND_LIST } from './kinds/names';
 
 const TAGS = {
   Pieces: ['pieces', 'import'],

@@ -6,7 +6,8 @@ import { z } from 'zod';
 import { FiringSchema, KilnReadingSchema, LoadSchema, ScheduleSchema } from './documents';
 import { toldOfFiring } from './firingFields';
 import { FilingSchema, PieceSchema } from './pieces';
-import { KINDS, type KindName } from './kinds/all';
+import { KINDS } from './kinds/all';
+import { type KindName } from './kinds/names';
 import { photoHash } from './records';
 import { EvaluationSchema } from '@torvin/core/contract';
 

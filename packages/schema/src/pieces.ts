@@ -2,7 +2,6 @@
 import { layerDepth } from '@torvin/core/body';
 import { FLAW_NAMES, LOOKS } from '@torvin/core/look';
 import {
-  type BodyNow,
   type BodyProfile,
   BLASTED_FOR,
   CLEANED_OFF,
@@ -19,7 +18,6 @@ import {
   LAYER_KINDS,
   LOOKED_WITH,
   type LaidLayer,
-  type NamedGlass,
   OFF_RANGE_M,
   type OfFiredLayers,
   PARTS_AT_MOST,
@@ -31,14 +29,9 @@ import {
   STEPS_AT_MOST,
   STRIP_RANGE_M,
   type Sketch,
-  applySteps,
   asJourney,
-  bodyProfile,
   firesNoGlass,
-  firingsOf,
   laidLayers,
-  leanLayer,
-  nothingYet,
 } from '@torvin/core/piece';
 import { SETUP_KINDS, WETS } from '@torvin/core/schedule';
 import { formatLength, text } from '@torvin/core/units';
@@ -60,8 +53,7 @@ import {
   words,
   schemaFor,
 } from '@torvin/core/contract';
-import { ResultSchema, type FiringResult } from './result';
-import { nextStep } from './waits';
+import { ResultSchema } from './result';
 
 export const SIZE_RANGE_M = { least: 0.02, most: 2 } as const;
 
@@ -264,7 +256,6 @@ export const FilingSchema = z
   })
   .meta({ id: 'Filing' });
 export type Filing = z.infer<typeof FilingSchema>;
-export const NOT_FILED: Filing = { tags: [], finishedAt: null, awayAt: null, patternAt: null };
 
 export const PieceSchema = z
   .object({
@@ -330,31 +321,6 @@ export const PieceRowSchema = PieceSchema.pick({
   })
   .meta({ id: 'PieceRow' });
 export type PieceRow = z.infer<typeof PieceRowSchema>;
-
-/** A list draws no more of them. */
-export const ROW_LAYERS_AT_MOST = 12;
-
-/** glasses: those of the shelf. photo: the newest of its firings. */
-export function rowOfPiece(piece: Omit<Piece, 'undo' | 'redo' | 'turns'>, glasses: readonly NamedGlass[], photo: string | null = null): PieceRow {
-  const { doc, fired, id, name, version, createdAt, updatedAt, tags, finishedAt, awayAt, patternAt } = piece;
-  const profile = bodyProfile(bodyByNow(doc, (stepId) => fired[stepId], glasses));
-  return {
-    ...{ id, name, version, createdAt, updatedAt, tags, finishedAt, awayAt, patternAt },
-    footprint: doc.footprint,
-    laid: laidLayers(doc).length,
-    profile: { ...profile, layers: profile.layers.slice(0, ROW_LAYERS_AT_MOST).map((layer) => leanLayer(layer, profile.footprint)) },
-    looks: firingsOf(doc).map(({ look }) => look),
-    photo,
-  };
-}
-
-/** What is in hand: with what is laid on or worked next, before the firing that is next. */
-function bodyByNow(doc: PieceDoc, lastOf: (stepId: string) => FiringResult | null | undefined, glasses: readonly NamedGlass[]): BodyNow {
-  const { journey } = doc;
-  const next = nextStep(journey, lastOf);
-  const made = next === null ? journey.length : journey.indexOf(next) + (next.kind === 'fire' ? 0 : 1);
-  return applySteps({ ...doc, journey: journey.slice(0, made) }, glasses).at(-1)?.body ?? nothingYet(doc);
-}
 
 export const NewPieceSchema = z.strictObject({ id, name: pieceName, doc: PieceDocSchema });
 export type NewPiece = z.infer<typeof NewPieceSchema>;

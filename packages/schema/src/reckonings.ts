@@ -3,8 +3,6 @@ import { QUANTITY_NAMES } from '@torvin/core/quantity';
 import { id, instant, oneOf, words } from '@torvin/core/contract';
 import { z } from 'zod';
 
-/** What is older is let go. */
-export const RECKONINGS_KEPT = 20;
 const FIELDS_AT_MOST = 120;
 
 export const NewReckoningSchema = z

@@ -4,7 +4,8 @@ import { DEFAULT_LIMITS, DEFAULT_SCHOOL, SETUPS, resolved, withPaper } from '@to
 import { z } from 'zod';
 import { type PieceDoc, PieceDocSchema, type Step } from './pieces';
 import { AskedFiringSchema, problemOf, quantity, SimulationInputSchema } from '@torvin/core/contract';
-import { EMPTY_SHELVES, type Shelves } from './kinds/shelves';
+import { type Shelves } from './kinds/shelves';
+import { EMPTY_SHELVES } from './kinds/emptyShelves';
 
 let made = 0;
 /** A valid id, another one each time. */

@@ -4,7 +4,7 @@ import { hottestSegment } from '@torvin/core/heat';
 import { firingOf, fitBefore, fitWarnings, standingWarnings, untoldBefore, untoldWords } from '@torvin/core/piece';
 import { LOOKS } from '@torvin/core/look';
 import { ProblemError } from '@torvin/core/problem';
-import { type Evaluation, brokenOf, brokenSentence } from '@torvin/core/schedule';
+import { type Evaluation, brokenOf, brokenSentence, openingTemperature } from '@torvin/core/schedule';
 import { formatTemperature, text } from '@torvin/core/units';
 import {
   type Firing,
@@ -163,7 +163,8 @@ export function findFiring(db: Database, wanted: string): FiringDetail {
     .innerJoin(pieces, eq(pieceId, pieces.id))
     .where(and(eq(firings.loadId, firing.load.id), ne(id, wanted), isNull(firings.deletedAt)))
     .all();
-  return { firing, schedule: findSchedule(db, firing.scheduleId), asFiredResult: row?.told ?? null, together };
+  const schedule = findSchedule(db, firing.scheduleId);
+  return { firing, schedule, asFiredResult: row?.told ?? null, opens_C: openingTemperature(schedule.snapshot.firing), together };
 }
 
 const impossible = (path: string, message: string): ProblemError => new ProblemError({ code: 'impossible', path, message });

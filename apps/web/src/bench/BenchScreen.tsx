@@ -2,19 +2,15 @@
 import type { Bench, Shelves, WaitingPiece } from '@torvin/schema';
 import { type Href, useRouter } from 'expo-router';
 import { View } from 'react-native';
-import { useState } from 'react';
-import { useBench, useLearned } from '@/data/bench';
+import { useBench } from '@/data/bench';
 import { useStudio } from '@/data/studio';
-import { problemOfError } from '@/outside/client';
 import { useShelves } from '@/data/pieces';
 import { OnPaper } from '@/paper/OnPaper';
 import { paperPages } from '@/paper/paperPages';
-import { PieceMark } from '@/pieces/PieceMark';
-import { recoatHref } from '@/shelves/FormCoats';
-import { fromWhen } from '@/shelves/words';
+import { recoatHref } from '@/ui/hrefs';
+import { fromWhen } from '@/ui/clock';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
-import { Chips } from '@/ui/Chips';
 import { LinkRow } from '@/ui/LinkRow';
 import { Waiting } from '@/ui/Loading';
 import { Notice } from '@/ui/Notice';
@@ -24,12 +20,12 @@ import { isWide, useLayout } from '@/ui/useWidth';
 import { useNow } from '@/ui/useNow';
 import { planHref, runHref } from '@/ui/hrefs';
 import { Fold } from '@/ui/Fold';
+import { LearnedOf, PieceMark } from '@/workbench';
 import { KilnNow } from './KilnNow';
-import { Learned } from './Learned';
 import { benchPaper } from './benchPaper';
 import { UsedTwice } from './UsedTwice';
 import { byLoad } from './byLoad';
-import { BENCH, BENCH_SCREEN } from './words';
+import { BENCH } from './words';
 import { decisionFor, firingWords, isReady } from './waiting';
 
 const FACE = { width: 84, height: 48 };
@@ -151,31 +147,6 @@ const decisionHref = ({ piece, for: what, stepId }: WaitingPiece) =>
     : what === 'schedule' && stepId !== null
       ? planHref(piece.id, { step: stepId })
       : (`/pieces/${piece.id}${stepId === null ? '' : `?at=${stepId}`}` as const);
-
-/** Of the kiln that was told of last, or of another one that has taught. */
-function LearnedOf({ bench: { learned, taught }, kilns }: { bench: Bench; kilns: Shelves['kilns'] | undefined }) {
-  const [kiln, setKiln] = useState<string | null>(null);
-  const other = useLearned(kiln);
-  return (
-    <>
-      {taught.length > 1 && (
-        <Chips
-          label={BENCH.ofWhichKiln}
-          value={kiln ?? learned?.kilnId ?? null}
-          options={taught.map(({ kilnId, kilnName }) => ({ value: kilnId, title: kilnName }))}
-          onChange={setKiln}
-          testID="learned-of"
-        />
-      )}
-      {kiln !== null && other.error && <Notice tone="warn">{problemOfError(other.error).message}</Notice>}
-      {kiln !== null && other.isPending ? (
-        <Words tone="muted">{BENCH_SCREEN.reading}</Words>
-      ) : (
-        <Learned learned={kiln === null ? learned : (other.data ?? null)} kilns={kilns} />
-      )}
-    </>
-  );
-}
 
 function Part({ title, testID, share, children }: { title: string; testID: string; share?: number; children: React.ReactNode }) {
   return (

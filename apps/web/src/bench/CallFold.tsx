@@ -1,12 +1,12 @@
 /** How this device calls at look-in time: to be tried beforehand, to be allowed, and into a calendar. */
-import { RECIPES } from '@torvin/core/look';
+import { LOOK_NAMES } from '@torvin/core/look';
 import { type Moments, momentsOf, openingTemperature } from '@torvin/core/schedule';
 import { fileName, formatTemperature, text } from '@torvin/core/units';
 import type { FiringDetail } from '@torvin/schema';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useStudio } from '@/data/studio';
-import { asRun } from '@/notebook/differences';
+import { asRun } from '@/notebook/asRun';
 import { WORK_CAUTIONS } from '@/layup/cautions';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
@@ -92,7 +92,7 @@ function ByThisDevice({ when }: { when: string }) {
 
 function IntoCalendar({ detail: { firing, schedule }, moments }: { detail: FiringDetail; moments: Moments }) {
   const { temperatureUnit } = useStudio();
-  const what = `${firing.pieceName}, ${RECIPES[firing.look].name.toLowerCase()}`;
+  const what = `${firing.pieceName}, ${LOOK_NAMES[firing.look].toLowerCase()}`;
   const take = async (): Promise<void> => {
     // Read when it is wanted: few ever do.
     const { calendarOf } = await import('@/files/calendar');

@@ -2,7 +2,7 @@
  * At look-in time an open page calls, whatever page it is: over the page, by sound, in its title, by shaking and as a notification,
  * each as far as the browser lets it, until somebody answers.
  */
-import { RECIPES } from '@torvin/core/look';
+import { LOOK_NAMES } from '@torvin/core/look';
 import type { LoadAhead } from '@torvin/schema';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
@@ -63,7 +63,7 @@ export function Calls() {
 }
 
 const whatOf = ({ kilnName, entries }: LoadAhead): string =>
-  `${kilnName}: ${entries.map(({ pieceName, look }) => `${pieceName}, ${RECIPES[look].name.toLowerCase()}`).join('; ')}`;
+  `${kilnName}: ${entries.map(({ pieceName, look }) => `${pieceName}, ${LOOK_NAMES[look].toLowerCase()}`).join('; ')}`;
 
 function Call({ loads, onAnswer }: { loads: readonly LoadAhead[]; onAnswer(how: Answered[string]): void }) {
   const now = new Date(useNow());

@@ -1,6 +1,6 @@
 /** One firing in full by the clock: the segment it is in, what glass and kiln have by the model, when to look, when to open. */
 import { keyIn } from '@torvin/core/controller';
-import { RECIPES } from '@torvin/core/look';
+import { LOOK_NAMES } from '@torvin/core/look';
 import { ROLE_NAMES, openingTemperature, emptyFiringOf } from '@torvin/core/schedule';
 import { formatTemperature, text } from '@torvin/core/units';
 import type { Firing, FiringDetail } from '@torvin/schema';
@@ -48,7 +48,7 @@ export function InKiln({ firing, others }: { firing: Firing; others: readonly Fi
   const state = load.openedAt !== null ? 'opened' : load.at > now ? 'planned' : 'running';
   return (
     <View style={{ backgroundColor: colours.surface, borderTopWidth: 4, borderColor: colours.touch, padding: space.medium, gap: space.hair }} testID="in-kiln">
-      <Words bold>{`${firing.kilnName}: ${pieces.map((one) => `${one.pieceName}, ${RECIPES[one.look].name.toLowerCase()}`).join('; ')}`}</Words>
+      <Words bold>{`${firing.kilnName}: ${pieces.map((one) => `${one.pieceName}, ${LOOK_NAMES[one.look].toLowerCase()}`).join('; ')}`}</Words>
       {state === 'opened' && <Words testID="has-been-opened">{FIRING.openedUntold(dayAndClock(load.openedAt ?? now, new Date(now)))}</Words>}
       {state === 'planned' && (
         <Words bold testID="planned">

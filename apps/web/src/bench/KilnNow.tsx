@@ -1,6 +1,6 @@
 /** A kiln in short: what is in it, three figures, what comes next in it, and the one thing to do. The firing in full is on Kiln. */
-import { RECIPES } from '@torvin/core/look';
-import { ROLE_NAMES, emptyFiringOf, openingTemperature } from '@torvin/core/schedule';
+import { LOOK_NAMES, emptyItemOf } from '@torvin/core/look';
+import { ROLE_NAMES } from '@torvin/core/schedule';
 import { formatTemperature, otherTemperature, text } from '@torvin/core/units';
 import type { Firing, FiringDetail } from '@torvin/schema';
 import { useRouter } from 'expo-router';
@@ -20,7 +20,7 @@ import { outdatedLoadWords } from '@/ui/loadWords';
 import { useAwake } from '@/ui/useAwake';
 import { useHere } from '@/ui/useCallsHere';
 import { useNow } from '@/ui/useNow';
-import { RunningSection } from './RunningDrawing';
+import { RunningSection } from '@/workbench';
 import { useStanding } from './useStanding';
 import { FIRING } from './words';
 
@@ -46,7 +46,7 @@ export function KilnNow({ firing, others }: KilnNowProps) {
           {firing.kilnName}
         </Words>
         <Words bold testID="kiln-load">
-          {pieces.map((one) => `${one.pieceName}, ${RECIPES[one.look].name.toLowerCase()}`).join('; ')}
+          {pieces.map((one) => `${one.pieceName}, ${LOOK_NAMES[one.look].toLowerCase()}`).join('; ')}
         </Words>
       </View>
       {load.openedAt !== null ? (
@@ -87,7 +87,7 @@ function Standing({ detail, now }: { detail: FiringDetail; now: number }) {
   const { segments, evaluation, value, seconds, standing, look, clock } = useStanding(detail, now);
   const [awake] = useHere('awake');
   useAwake(awake && seconds < look.to_s);
-  const opens = text(formatTemperature(openingTemperature(schedule.snapshot.firing), unit));
+  const opens = text(formatTemperature(detail.opens_C, unit));
   const degrees = (at_C: number | undefined) =>
     at_C === undefined
       ? { value: { figure: '–', unit: '' } }
@@ -111,7 +111,11 @@ function Standing({ detail, now }: { detail: FiringDetail; now: number }) {
           testID="opens-at"
         />
         <FigureBlock label={FIRING.kiln} {...degrees(standing?.kiln_C)} testID="kiln-now" />
-        <FigureBlock label={emptyFiringOf(schedule.snapshot.firing) ? FIRING.inside : FIRING.core} {...degrees(standing?.core_C)} testID="core-now" />
+        <FigureBlock
+          label={emptyItemOf(schedule.snapshot.firing.setup.shaping) ? FIRING.inside : FIRING.core}
+          {...degrees(standing?.core_C)}
+          testID="core-now"
+        />
       </View>
       {next !== '' && <Words testID="kiln-next">{next}</Words>}
     </>

@@ -1,6 +1,6 @@
 /** What the firings of a kiln have taught, what of it plans go by, and the touch that takes it over. */
 import { type TakenOver, correctionsOf, factorOf } from '@torvin/core/learn';
-import { type Look, RECIPES } from '@torvin/core/look';
+import { type Look, LOOK_NAMES } from '@torvin/core/look';
 import { type TemperatureUnit, differenceIn, formatDifference, text } from '@torvin/core/units';
 import type { Kiln } from '@torvin/schema';
 import { format } from 'date-fns/format';
@@ -32,7 +32,7 @@ const rounded = ({ offset_K, workFactor, looks }: Taught, unit: TemperatureUnit)
 /** Those of single looks that are not as all looks are: 'a tack fuse 1.21, a slump 0.88'. */
 function looksWords({ workFactor, lookFactors }: Required<TakenOver>): string {
   const apart = (Object.entries(lookFactors) as [Look, number][]).filter(([, factor]) => Math.abs(factor - workFactor) >= SAME.workFactor);
-  return apart.length === 0 ? '' : LEARNED.ofThem(apart.map(([look, factor]) => `a ${RECIPES[look].name.toLowerCase()} ${factor.toFixed(2)}`).join(', '));
+  return apart.length === 0 ? '' : LEARNED.ofThem(apart.map(([look, factor]) => `a ${LOOK_NAMES[look].toLowerCase()} ${factor.toFixed(2)}`).join(', '));
 }
 
 function words(known: Required<TakenOver>, unit: TemperatureUnit): string {
@@ -108,7 +108,7 @@ function Lessons({ learned, unit }: { learned: Taught; unit: TemperatureUnit }) 
     <View style={{ gap: space.medium }}>
       <Drawn title={LEARNED.heatWorkLooks} row={factor} words={times} />
       {learned.looks.map((one) => (
-        <Drawn key={one.look} title={LEARNED.oneOfThem(RECIPES[one.look].name.toLowerCase())} row={lookRow(learned, one)} words={times} />
+        <Drawn key={one.look} title={LEARNED.oneOfThem(LOOK_NAMES[one.look].toLowerCase())} row={lookRow(learned, one)} words={times} />
       ))}
       <Drawn title={LEARNED.controllerLessGlass} row={offset} words={kelvins} />
       <Words size="label" tone="muted">
@@ -121,7 +121,7 @@ function Lessons({ learned, unit }: { learned: Taught; unit: TemperatureUnit }) 
               <Words bold>{`${pieceName}, ${format(firedAt, 'd MMM yyyy')}`}</Words>
               <Words size="label" tone="muted">
                 {LEARNED.leastNeeds(
-                  RECIPES[look].name,
+                  LOOK_NAMES[look],
                   resultWords(result),
                   byWords(lesson),
                   Math.round(100 * ofLeast),

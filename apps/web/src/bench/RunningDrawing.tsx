@@ -12,6 +12,7 @@ import { FiredSection } from '@/section/FiredSection';
 import { SectionDrawing } from '@/section/SectionDrawing';
 import { MeasuredWidth } from '@/ui/MeasuredWidth';
 import type { Standing } from './byClock';
+import { SECTION_HEIGHT } from './sizes';
 import { RUNNING_DRAWING } from './words';
 
 export interface RunningDrawingProps {
@@ -24,7 +25,6 @@ export interface RunningDrawingProps {
   now_s: number;
 }
 
-const SECTION_HEIGHT = 110;
 const CHART_HEIGHT = 210;
 
 export function RunningDrawing({ schedule, segments, evaluation, standing, look, start, now_s }: RunningDrawingProps) {

@@ -1,5 +1,5 @@
 /** The Bench on paper. */
-import { RECIPES } from '@torvin/core/look';
+import { LOOK_NAMES } from '@torvin/core/look';
 import { formatDuration, text } from '@torvin/core/units';
 import type { Bench } from '@torvin/schema';
 import { format } from 'date-fns/format';
@@ -13,7 +13,7 @@ export function benchPaper({ inKiln, waiting, waitingInAll, recoat, making }: Be
   const isAt = (at: number): string => dayAndClock(at, new Date(now));
   const standing = inKiln.map(({ kilnName, pieceName, look, load, place, total_s }) =>
     row(
-      `${pieceName}, ${RECIPES[look].name.toLowerCase()}`,
+      `${pieceName}, ${LOOK_NAMES[look].toLowerCase()}`,
       [
         `${kilnName}${place ? `, ${place}` : ''}`,
         load.openedAt !== null

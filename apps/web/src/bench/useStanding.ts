@@ -2,7 +2,7 @@
 import { momentsOf } from '@torvin/core/schedule';
 import type { FiringDetail } from '@torvin/schema';
 import { useComputed } from '@/engine/useComputed';
-import { asRun } from '@/notebook/differences';
+import { asRun } from '@/notebook/asRun';
 import { dayAndClock } from '@/ui/clock';
 import { standingAt } from './byClock';
 

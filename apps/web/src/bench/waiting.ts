@@ -1,5 +1,5 @@
 /** What pieces wait for, in words, and what is to be done about it. */
-import { RECIPES } from '@torvin/core/look';
+import { LOOK_NAMES } from '@torvin/core/look';
 import { formatDuration, text } from '@torvin/core/units';
 import type { WaitingPiece } from '@torvin/schema';
 import { DECISIONS, WAITING } from './words';
@@ -10,11 +10,11 @@ export const isReady = (one: WaitingPiece): one is Ready => one.for === 'kiln' &
 
 /** 'full fuse · 20 h 09'. */
 export const firingWords = ({ look, total_s }: Pick<WaitingPiece, 'look' | 'total_s'>): string =>
-  [look === null ? 'firing' : RECIPES[look].name.toLowerCase(), ...(total_s === null ? [] : [text(formatDuration(total_s))])].join(' · ');
+  [look === null ? 'firing' : LOOK_NAMES[look].toLowerCase(), ...(total_s === null ? [] : [text(formatDuration(total_s))])].join(' · ');
 
 /** What has to be decided before a piece goes on, in a few words; null where nothing is. */
 export function decisionFor({ for: what, look, outdated }: Pick<WaitingPiece, 'for' | 'look' | 'outdated'>): { why: string; act: string } | null {
-  const name = look === null ? 'firing' : RECIPES[look].name.toLowerCase();
+  const name = look === null ? 'firing' : LOOK_NAMES[look].toLowerCase();
   if (outdated.length > 0) return { why: DECISIONS.outdated(name, outdated.join(' ')), act: DECISIONS.again };
   switch (what) {
     case 'choice':
@@ -31,7 +31,7 @@ export function decisionFor({ for: what, look, outdated }: Pick<WaitingPiece, 'f
 }
 
 export function waitsFor({ for: what, look, step }: Pick<WaitingPiece, 'for' | 'look' | 'step'>): string {
-  const name = look === null ? 'firing' : RECIPES[look].name.toLowerCase();
+  const name = look === null ? 'firing' : LOOK_NAMES[look].toLowerCase();
   switch (what) {
     case 'choice':
       return WAITING.firingChosen;

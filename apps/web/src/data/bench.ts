@@ -1,26 +1,26 @@
 /** What is going on in the studio. */
 import type { SeenFiring } from '@torvin/core/schedule';
 import type { Look } from '@torvin/core/look';
-import { type Step, type UsedSetUp, api } from '@torvin/schema';
+import { type Step, type UsedSetUp, asks } from '@torvin/schema';
 import { type QueryClient, keepPreviousData, queryOptions, useQuery } from '@tanstack/react-query';
 import { call } from '@/outside/client';
 import { keys } from '@/outside/keys';
 
 const AGAIN_MS = 60_000;
 
-export const benchReading = queryOptions({ queryKey: keys.bench, queryFn: ({ signal }) => call(api.bench, { signal }) });
+export const benchReading = queryOptions({ queryKey: keys.bench, queryFn: ({ signal }) => call(asks.bench, { signal }) });
 
 /** Of one kiln; null: it is not asked for. */
 export const useLearned = (kilnId: string | null) =>
   useQuery({
     queryKey: keys.learned(kilnId ?? ''),
-    queryFn: ({ signal }) => call(api.learned, { query: { kiln: kilnId ?? '' }, signal }),
+    queryFn: ({ signal }) => call(asks.learned, { query: { kiln: kilnId ?? '' }, signal }),
     enabled: kilnId !== null,
     placeholderData: keepPreviousData,
   });
 
 const seenQuery = ({ kilnId, look }: Pick<Step, 'kilnId' | 'look'>) =>
-  queryOptions({ queryKey: keys.seen(kilnId, look), queryFn: ({ signal }) => call(api.seen, { query: { kiln: kilnId, look }, signal }) });
+  queryOptions({ queryKey: keys.seen(kilnId, look), queryFn: ({ signal }) => call(asks.seen, { query: { kiln: kilnId, look }, signal }) });
 
 /** How firings of this kind came out in its kiln, as it is shown; undefined while that is not known, and where it is not asked for. */
 export const useSeen = (step: Pick<Step, 'kilnId' | 'look'> | null): readonly SeenFiring[] | undefined =>
@@ -37,7 +37,7 @@ export function useUsed(look: Look | null, formId: string | null): UsedSetUp | n
   const form = formId ?? '';
   const { data } = useQuery({
     queryKey: keys.used(look ?? '', form),
-    queryFn: ({ signal }) => call(api.used, { query: { look: look ?? 'tack', form }, signal }),
+    queryFn: ({ signal }) => call(asks.used, { query: { look: look ?? 'tack', form }, signal }),
     enabled: look !== null,
   });
   return data ?? null;

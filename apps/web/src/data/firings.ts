@@ -1,5 +1,5 @@
 /** Firings: those in the Notebook a page at a time, one with its schedule. */
-import { type FiringQuery, api } from '@torvin/schema';
+import { type FiringQuery, asks } from '@torvin/schema';
 import { infiniteQueryOptions, keepPreviousData, queryOptions, useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { firingQueue } from '@/outbox/kinds';
@@ -12,14 +12,14 @@ import { keys } from '@/outside/keys';
 export const firingsReading = (query: Omit<FiringQuery, 'after'>) =>
   infiniteQueryOptions({
     queryKey: [...keys.firings, query],
-    queryFn: ({ pageParam, signal }) => call(api.firings, { query: { ...query, after: pageParam }, signal }),
+    queryFn: ({ pageParam, signal }) => call(asks.firings, { query: { ...query, after: pageParam }, signal }),
     initialPageParam: null as string | null,
     getNextPageParam: ({ next }) => next,
   });
 
 export const useFirings = (query: Omit<FiringQuery, 'after'>) => useInfiniteQuery({ ...firingsReading(query), placeholderData: keepPreviousData });
 
-export const firingReading = (id: string) => queryOptions({ queryKey: keys.firing(id), queryFn: ({ signal }) => call(api.firing, { id, signal }) });
+export const firingReading = (id: string) => queryOptions({ queryKey: keys.firing(id), queryFn: ({ signal }) => call(asks.firing, { id, signal }) });
 
 /** As it will stand once what waits has been saved. */
 export function useFiring(id: string | null) {

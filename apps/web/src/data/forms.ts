@@ -1,10 +1,10 @@
 /** What was fired in the studio's moulds and formers, and what is left of their coats. */
-import { type Coated, type FormUse, type Release, type Shelves, api } from '@torvin/schema';
+import { type Coated, type FormUse, type Release, type Shelves, asks } from '@torvin/schema';
 import { queryOptions, useQuery } from '@tanstack/react-query';
 import { call } from '@/outside/client';
 import { keys } from '@/outside/keys';
 
-const formUsesReading = queryOptions({ queryKey: keys.formUses, queryFn: ({ signal }) => call(api.formUses, { signal }), staleTime: 60_000 });
+const formUsesReading = queryOptions({ queryKey: keys.formUses, queryFn: ({ signal }) => call(asks.formUses, { signal }), staleTime: 60_000 });
 
 /** The newest coat of one place of a form, of what, and what was fired on it since. */
 export interface CoatNow {

@@ -1,13 +1,13 @@
 /** What is in the kilns and planned for them. */
-import { api } from '@torvin/schema';
+import { asks } from '@torvin/schema';
 import { queryOptions, useQuery } from '@tanstack/react-query';
 import { call } from '@/outside/client';
 import { keys } from '@/outside/keys';
 
-export const loadsReading = queryOptions({ queryKey: keys.loads, queryFn: ({ signal }) => call(api.loads, { signal }) });
+export const loadsReading = queryOptions({ queryKey: keys.loads, queryFn: ({ signal }) => call(asks.loads, { signal }) });
 
 /** every_ms: asked again so often by itself; left out: when something has changed. */
 export const useLoads = ({ every_ms }: { every_ms?: number } = {}) => useQuery({ ...loadsReading, refetchInterval: every_ms ?? false });
 
 /** All of one load, also after it has been told of. */
-export const useLoad = (id: string) => useQuery({ queryKey: keys.load(id), queryFn: ({ signal }) => call(api.load, { id, signal }) });
+export const useLoad = (id: string) => useQuery({ queryKey: keys.load(id), queryFn: ({ signal }) => call(asks.load, { id, signal }) });

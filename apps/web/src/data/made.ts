@@ -1,11 +1,11 @@
 /** Who takes of the made glass on the shelf, and what is left of it. */
-import { type Made, type MadeUse, api } from '@torvin/schema';
+import { type Made, type MadeUse, asks } from '@torvin/schema';
 import { queryOptions, useQuery } from '@tanstack/react-query';
 import { call } from '@/outside/client';
 import { keys } from '@/outside/keys';
 
 /** Read anew with every change of a piece or a shelf; where the server does not answer, nothing is said of what is left. */
-const madeUsesReading = queryOptions({ queryKey: keys.madeUses, queryFn: ({ signal }) => call(api.madeUses, { signal }), staleTime: 60_000 });
+const madeUsesReading = queryOptions({ queryKey: keys.madeUses, queryFn: ({ signal }) => call(asks.madeUses, { signal }), staleTime: 60_000 });
 
 export interface MadeStock {
   use: MadeUse | undefined;

@@ -1,5 +1,5 @@
 /** What the programs of the controllers hold, and where a schedule stood that was keyed over. */
-import { type Program, api } from '@torvin/schema';
+import { type Program, asks } from '@torvin/schema';
 import { queryOptions, useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { shownPrograms } from '@/outbox/shown';
@@ -8,7 +8,7 @@ import { call } from '@/outside/client';
 import { keys } from '@/outside/keys';
 
 export const programsReading = (schedule = '') =>
-  queryOptions({ queryKey: keys.programs(schedule), queryFn: ({ signal }) => call(api.programs, { signal, query: { schedule } }) });
+  queryOptions({ queryKey: keys.programs(schedule), queryFn: ({ signal }) => call(asks.programs, { signal, query: { schedule } }) });
 
 const NONE: readonly Program[] = [];
 

@@ -1,5 +1,5 @@
 /** What was reckoned and kept, newest first, with what still waits to be sent. */
-import { RECKONINGS_KEPT, type Reckoning, api } from '@torvin/schema';
+import { RECKONINGS_KEPT, type Reckoning, asks } from '@torvin/schema';
 import { queryOptions, useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import type { Variables } from '@/outbox/kinds';
@@ -7,7 +7,7 @@ import { useEntries } from '@/outbox/useOutbox';
 import { call } from '@/outside/client';
 import { keys } from '@/outside/keys';
 
-export const reckoningsReading = queryOptions({ queryKey: keys.reckonings, queryFn: ({ signal }) => call(api.reckonings, { signal }) });
+export const reckoningsReading = queryOptions({ queryKey: keys.reckonings, queryFn: ({ signal }) => call(asks.reckonings, { signal }) });
 
 const NONE: readonly Reckoning[] = [];
 

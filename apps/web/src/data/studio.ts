@@ -1,6 +1,6 @@
 /** The studio's settings, changed at once on the screen and kept on the server. */
 import type { Units } from '@torvin/core/units';
-import { type Studio, api } from '@torvin/schema';
+import { type Studio, asks } from '@torvin/schema';
 import { queryOptions, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { useOutbox } from '@/outbox/useOutbox';
@@ -27,7 +27,7 @@ export function useStudioRead(): Studio | null {
 const studioReading = queryOptions({
   queryKey: keys.studio,
   async queryFn({ signal }) {
-    const read = await call(api.studio, { signal });
+    const read = await call(asks.studio, { signal });
     writeStored('localStorage', KEPT, read);
     return read;
   },

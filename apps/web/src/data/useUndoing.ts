@@ -1,6 +1,6 @@
 /** Undo and redo: steps on the server, taken once all that was changed before has arrived there. */
 import type { Problem } from '@torvin/core/problem';
-import { type Piece, api } from '@torvin/schema';
+import { type Piece, asks } from '@torvin/schema';
 import { onlineManager, useQueryClient } from '@tanstack/react-query';
 import { pieceQueue } from '@/outbox/kinds';
 import { useOutbox } from '@/outbox/useOutbox';
@@ -17,7 +17,7 @@ export function useUndoing(id: string, say: (problem: Problem | null) => void): 
     const version = client.getQueryData<Piece>(keys.piece(id))?.version;
     if (version === undefined) return;
     try {
-      adoptPiece(client, await call(way === 'undo' ? api.undoPiece : api.redoPiece, { id, body: { version } }));
+      adoptPiece(client, await call(way === 'undo' ? asks.undoPiece : asks.redoPiece, { id, body: { version } }));
       say(null);
     } catch (error) {
       say(problemOfError(error));

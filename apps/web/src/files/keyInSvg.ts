@@ -1,6 +1,6 @@
 /** The key-in sheet as one page that fits A4 and Letter: what the controller wants, large, with a box to tick and one to read back. */
 import { type FigureKind, countsWords, figuresKeyed, keyIn } from '@torvin/core/controller';
-import { RECIPES } from '@torvin/core/look';
+import { LOOK_NAMES } from '@torvin/core/look';
 import { ROLE_NAMES } from '@torvin/core/schedule';
 import type { Piece, Schedule, Snapshot } from '@torvin/schema';
 import { format } from 'date-fns/format';
@@ -47,7 +47,7 @@ export function keyInSvg({ piece, schedule, controller = schedule.snapshot.contr
   const right = { size: 11, anchor: 'end' } as const;
   return pageOf(KEY_IN_SVG.toKeyIn(piece.name), [
     words(MARGIN, MARGIN + 18, KEY_IN_SVG.toKeyIn(piece.name), { size: 20, bold: true }),
-    words(MARGIN, MARGIN + 38, KEY_IN_SVG.whichCounts(RECIPES[firing.look].name, familyName, kilnName, controller.name, controller.unit), {
+    words(MARGIN, MARGIN + 38, KEY_IN_SVG.whichCounts(LOOK_NAMES[firing.look], familyName, kilnName, controller.name, controller.unit), {
       size: 12,
     }),
     ...wrapped(countsWords(controller), WARNING_LINE).map((line, i) => words(MARGIN, MARGIN + 54 + LINE * i, line, { size: 12 })),

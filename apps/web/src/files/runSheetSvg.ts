@@ -1,6 +1,6 @@
 /** The run sheet as one page that fits A4 and Letter. One drawing for paper and for the SVG file. */
 import type { Series } from '@torvin/core/heat';
-import { RECIPES } from '@torvin/core/look';
+import { LOOK_NAMES } from '@torvin/core/look';
 import { ROLE_NAMES, readingPhrase, whyOf, emptyFiringOf } from '@torvin/core/schedule';
 import { type TemperatureUnit, type Units, formatDuration, formatRate, formatTemperature, text } from '@torvin/core/units';
 import { earlierEngine, toldBy } from '@torvin/core/version';
@@ -65,9 +65,9 @@ export function runSheetSvg({ piece, schedule, series, units, start, differences
   });
   const made = schedule.name || `${schedule.origin === 'computed' ? WORDS.calculated : WORDS.changedByHand} ${format(schedule.createdAt, 'd MMM yyyy, HH:mm')}`;
   const version = earlierEngine(result, snapshot) === null ? made : RUN_SHEET_SVG.engine(made, toldBy(result, snapshot));
-  return pageOf(`${piece.name}, ${RECIPES[firing.look].name}`, [
+  return pageOf(`${piece.name}, ${LOOK_NAMES[firing.look]}`, [
     words(MARGIN, MARGIN + 18, piece.name, { size: 20, bold: true }),
-    words(MARGIN, MARGIN + 36, RUN_SHEET_SVG.figuresCounts(RECIPES[firing.look].name, snapshot.kilnName, snapshot.familyName, unit, controller.name), {
+    words(MARGIN, MARGIN + 36, RUN_SHEET_SVG.figuresCounts(LOOK_NAMES[firing.look], snapshot.kilnName, snapshot.familyName, unit, controller.name), {
       size: 12,
     }),
     words(

@@ -1,6 +1,6 @@
 /** Find: whatever there is, by words, over whatever page is open; by thumb, or with arrows and Enter. */
 import { findAmong } from '@torvin/core/find';
-import { RECIPES } from '@torvin/core/look';
+import { LOOK_NAMES } from '@torvin/core/look';
 import { formatDuration, formatTemperature, text } from '@torvin/core/units';
 import { KINDS, titleOf } from '@torvin/schema';
 import { format } from 'date-fns/format';
@@ -108,7 +108,7 @@ function useGroups(typed: string): { groups: Group[]; offline: boolean; waiting:
         title: names.firings,
         hits: firings.map(({ id, pieceName, look, ran_C, ran_s, firedAt, note }) => ({
           ...{ id, title: pieceName, go: `/notebook/${id}` as const },
-          about: [FIND_WORDS.firing(RECIPES[look].name, text(formatTemperature(ran_C, units.temperature)), text(formatDuration(ran_s)), day(firedAt)), note]
+          about: [FIND_WORDS.firing(LOOK_NAMES[look], text(formatTemperature(ran_C, units.temperature)), text(formatDuration(ran_s)), day(firedAt)), note]
             .filter(Boolean)
             .join('. '),
         })),

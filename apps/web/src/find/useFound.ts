@@ -1,6 +1,6 @@
 /** What was found: by the server in all that there is; where it does not answer, in what the browser holds. */
 import { findAmong } from '@torvin/core/find';
-import { FOUND_AT_MOST, type Found, KINDS, SHELF_KINDS, type Shelves, api } from '@torvin/schema';
+import { FOUND_AT_MOST, type Found, KINDS, SHELF_KINDS, type Shelves, asks } from '@torvin/schema';
 import { type QueryClient, keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
 import { firingsReading } from '@/data/firings';
 import { piecesReading, shelvesReading } from '@/data/pieces';
@@ -88,7 +88,7 @@ export function useFound(typed: string, units: Units) {
     queryKey: ['found', typed],
     queryFn: async ({ signal }): Promise<FoundHere> => {
       try {
-        return { ...(await call(api.find, { query: { text: typed }, signal })), offline: false };
+        return { ...(await call(asks.find, { query: { text: typed }, signal })), offline: false };
       } catch (error) {
         if (problemOfError(error).code !== 'offline') throw error;
         return foundInHand(client, typed, units);

@@ -2,7 +2,7 @@
  * A schedule that was not computed: written down on paper, or one that came out right on another piece. It is typed in or pasted, in
  * whatever units it has, and judged for this piece before anything is computed; kept, it is this firing's own.
  */
-import { RECIPES } from '@torvin/core/look';
+import { LOOK_NAMES } from '@torvin/core/look';
 import { outdatedBy } from '@torvin/core/piece';
 import { closedAfter, segmentsWritten, unitDoubt, withRoles, writtenRows } from '@torvin/core/schedule';
 import { type FiringDetail, type Piece, type Shelves, type Step, cellsOf } from '@torvin/schema';
@@ -171,7 +171,7 @@ function ProvenWords({ proven, piece, step, shelves }: Omit<GivenScreenProps, 'p
   const differs = outdatedBy(piece.doc, step.id, shelves, schedule.snapshot, units);
   return (
     <View style={{ gap: space.small }}>
-      <Words>{GIVEN_SCREEN.ranCanChanged(firing.pieceName, RECIPES[firing.look].name.toLowerCase(), schedule.snapshot.kilnName)}</Words>
+      <Words>{GIVEN_SCREEN.ranCanChanged(firing.pieceName, LOOK_NAMES[firing.look].toLowerCase(), schedule.snapshot.kilnName)}</Words>
       <Notice tone="plain" testID="proven-differs">
         {differs.length === 0 ? GIVEN_SCREEN.whatFiredThen : differs.join(' ')}
       </Notice>

@@ -4,7 +4,7 @@ import { formatTemperature, text } from '@torvin/core/units';
 import type { FiringDetail } from '@torvin/schema';
 import { View } from 'react-native';
 import { useUnits } from '@/data/FormUnits';
-import { asRun } from '@/notebook/differences';
+import { asRun } from '@/notebook/asRun';
 import type { Given } from '@/planner/useGivenSchedule';
 import { space } from '@/theme/theme';
 import { Notice } from '@/ui/Notice';

@@ -1,5 +1,5 @@
 /** Firings that came out right, the newest first, to be run again. */
-import { RECIPES } from '@torvin/core/look';
+import { LOOK_NAMES } from '@torvin/core/look';
 import { formatDuration, formatTemperature, text } from '@torvin/core/units';
 import { format } from 'date-fns/format';
 import { useDeferredValue, useState } from 'react';
@@ -30,7 +30,7 @@ export function Proven({ onChosen }: { onChosen(firingId: string): void }) {
           kind="second"
           title={PROVEN.for(
             firing.pieceName,
-            RECIPES[firing.look].name.toLowerCase(),
+            LOOK_NAMES[firing.look].toLowerCase(),
             text(formatTemperature(firing.ran_C, units.temperature)),
             text(formatDuration(firing.ran_s)),
             format(firing.firedAt, 'd MMM yyyy'),

@@ -4,7 +4,7 @@ import type { Look } from '@torvin/core/look';
 import { type PaperAs, type WrittenRow, rowsWritten } from '@torvin/core/schedule';
 import type { TemperatureUnit } from '@torvin/core/units';
 import type { FiringDetail } from '@torvin/schema';
-import { asRun } from '@/notebook/differences';
+import { asRun } from '@/notebook/asRun';
 
 export const EMPTY_ROW: WrittenRow = { rate: '', target: '', hold: '' };
 export const COLUMNS = ['rate', 'target', 'hold'] as const;

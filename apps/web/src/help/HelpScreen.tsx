@@ -1,6 +1,6 @@
 /** The papers that ship with Torvin, and what it is. */
 import { useQuery } from '@tanstack/react-query';
-import { api } from '@torvin/schema';
+import { asks } from '@torvin/schema';
 import { View } from 'react-native';
 import { call } from '@/outside/client';
 import { keys } from '@/outside/keys';
@@ -18,8 +18,8 @@ const titleOf = (name: DocName): string => DOCS.find((doc) => doc.name === name)
 const BACK = { title: HELP.title, href: '/help' } as const;
 
 export function HelpScreen() {
-  const { data: backups } = useQuery({ queryKey: keys.backups, queryFn: ({ signal }) => call(api.backups, { signal }) });
-  const { data: diagnostics } = useQuery({ queryKey: ['diagnostics'], queryFn: ({ signal }) => call(api.diagnostics, { signal }) });
+  const { data: backups } = useQuery({ queryKey: keys.backups, queryFn: ({ signal }) => call(asks.backups, { signal }) });
+  const { data: diagnostics } = useQuery({ queryKey: ['diagnostics'], queryFn: ({ signal }) => call(asks.diagnostics, { signal }) });
   return (
     <Screen title={HELP.title} subtitle={HELP.papersAbout} padded={false}>
       <View role="list">

@@ -1,6 +1,6 @@
 /** How thick a body is, what it weighs, where its rim goes; and what has been done to its glass. */
 import { bodyFigures } from '@torvin/core/body';
-import { RECIPES, rimMovesIn } from '@torvin/core/look';
+import { RECIPES, rimMovesIn, LOOK_NAMES } from '@torvin/core/look';
 import {
   type AfterStep,
   type BodyNow,
@@ -145,7 +145,7 @@ export function BodyHistory({ body, after, next, turns, shelves }: Omit<BodyFigu
       )}
       <Words size="label" testID="rim-words">
         {next && takesOtherForm(next)
-          ? BODY_FIGURES.anotherForm(RECIPES[next.look].name.toLowerCase())
+          ? BODY_FIGURES.anotherForm(LOOK_NAMES[next.look].toLowerCase())
           : RIM[afterFiring.tendency](
               ...([afterFiring.naturalDepth_m, -afterFiring.rimMoves_m].map((one) => text(formatLength(one, units.length))) as [string, string]),
             )}

@@ -2,7 +2,7 @@
 import { hottestSegment } from '@torvin/core/heat';
 import { fitBefore, fitWarnings, standingWarnings, untoldBefore, untoldWords } from '@torvin/core/piece';
 import { brokenOf, brokenSentence } from '@torvin/core/schedule';
-import { type LoadAhead, type Piece, type Schedule, type Shelves, type Step, api } from '@torvin/schema';
+import { type LoadAhead, type Piece, type Schedule, type Shelves, type Step, asks } from '@torvin/schema';
 import { useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import { call } from '@/outside/client';
@@ -39,7 +39,7 @@ export function useJoinLoad(piece: Piece, step: Step, schedule: Schedule, shelve
   }
 
   async function judge(load: LoadAhead): Promise<void> {
-    const found = await given.judge(async () => (await call(api.schedule, { id: load.entries[0].scheduleId })).segments);
+    const found = await given.judge(async () => (await call(asks.schedule, { id: load.entries[0].scheduleId })).segments);
     if (!found) return;
     const { look } = found.snapshot.firing;
     const { segments, evaluation } = found;

@@ -1,6 +1,6 @@
 /** A body from above: the plan with its parts, or how thick it is from place to place, and what of that goes wrong later. */
 import { bodyFigures, mainGlass } from '@torvin/core/body';
-import { RECIPES, designDepth } from '@torvin/core/look';
+import { RECIPES, designDepth, LOOK_NAMES } from '@torvin/core/look';
 import {
   type BodyNow,
   type DrawnLayer,
@@ -289,7 +289,7 @@ function Depths({ told: { deepest, thinnest, steepest, reach }, isAfter, body, f
   const length = (metres: number): string => text(formatLength(metres, unit));
   const made = useMemo(() => bodyOf(body, namedGlasses(shelves)), [body, shelves]);
   if (deepest.depth_m - thinnest.depth_m < 1e-5) return <Words testID="plan-depths">{PLAN_PANEL.thickAllOver(isAfter, length(deepest.depth_m))}</Words>;
-  const when = isAfter && firing ? PLAN_PANEL.afterThe(RECIPES[firing.look].name.toLowerCase()) : '';
+  const when = isAfter && firing ? PLAN_PANEL.afterThe(LOOK_NAMES[firing.look].toLowerCase()) : '';
   const design = made.ok && firing && !RECIPES[firing.look].empty ? designDepth(made.value.body, firing.look) : null;
   return (
     <View style={{ gap: space.hair }} testID="plan-depths">
@@ -305,8 +305,8 @@ function Depths({ told: { deepest, thinnest, steepest, reach }, isAfter, body, f
       {design && firing && !isAfter && (
         <Words size="label" tone="muted">
           {design.factor > 1.005
-            ? PLAN_PANEL.leavesUneven(RECIPES[firing.look].name.toLowerCase(), length(design.depth_m), design.factor.toFixed(2))
-            : PLAN_PANEL.levels(RECIPES[firing.look].name.toLowerCase(), length(design.depth_m))}
+            ? PLAN_PANEL.leavesUneven(LOOK_NAMES[firing.look].toLowerCase(), length(design.depth_m), design.factor.toFixed(2))
+            : PLAN_PANEL.levels(LOOK_NAMES[firing.look].toLowerCase(), length(design.depth_m))}
         </Words>
       )}
     </View>

@@ -211,7 +211,3 @@ export const MADE_NOTES = {
   madeGlass: 'made glass',
 } as const;
 
-export const UNDO_BAR = {
-  undo: 'Undo',
-  redo: 'Redo',
-} as const;

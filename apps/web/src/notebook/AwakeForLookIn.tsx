@@ -5,7 +5,7 @@ import { useMemo } from 'react';
 import { useAwake } from '@/ui/useAwake';
 import { useHere } from '@/ui/useCallsHere';
 import { useNow } from '@/ui/useNow';
-import { asRun } from './differences';
+import { asRun } from './asRun';
 
 export function AwakeForLookIn({ detail }: { detail: FiringDetail }) {
   const now = useNow();

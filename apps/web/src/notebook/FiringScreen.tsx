@@ -1,5 +1,5 @@
 /** One firing: how it came out, what was seen, how it ran beside what was planned, and the schedule as it was. */
-import { RECIPES, flawWords } from '@torvin/core/look';
+import { flawWords, LOOK_NAMES } from '@torvin/core/look';
 import { setupWords } from '@torvin/core/piece';
 import { RELEASED_NAMES } from '@torvin/core/release';
 import { type Evaluation, consequences, emptyFiringOf, glassAfter, segmentDifferences } from '@torvin/core/schedule';
@@ -36,7 +36,7 @@ import { PhotoRow } from '@/photos/Photos';
 import { FacedDrawing } from './Faced';
 import { recordPaper } from './recordPaper';
 import { LoadPanel, loadWords } from './LoadPanel';
-import { asRun } from './differences';
+import { asRun } from './asRun';
 import { ResultSign, byWords, lessonSentence, resultWords } from '@/ui/results';
 import { useNotebookHref } from './useNotebookQuery';
 import { FIRING_SCREEN } from './words';
@@ -59,7 +59,7 @@ export function FiringScreen({ detail }: { detail: FiringDetail }) {
     <Screen
       title={firing.pieceName}
       subtitle={FIRING_SCREEN.in(
-        RECIPES[firing.look].name,
+        LOOK_NAMES[firing.look],
         snapshot.kilnName,
         format(start, 'd MMMM yyyy, HH:mm'),
         zoneWords(firing.firedAt, firing.zone),
@@ -144,7 +144,7 @@ function ToldOfIt({ detail: { firing, schedule } }: { detail: FiringDetail }) {
   const { temperature: unit } = useUnits();
   const { snapshot } = schedule;
   const lesson = lessonSentence(firing.lesson, unit);
-  const reached = firing.lookReached && firing.lookReached !== firing.look ? FIRING_SCREEN.reachedA(RECIPES[firing.lookReached].name.toLowerCase()) : '';
+  const reached = firing.lookReached && firing.lookReached !== firing.look ? FIRING_SCREEN.reachedA(LOOK_NAMES[firing.lookReached].toLowerCase()) : '';
   return (
     <>
       <View style={{ flexDirection: 'row', alignItems: 'center', gap: space.small }}>

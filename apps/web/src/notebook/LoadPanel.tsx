@@ -1,5 +1,5 @@
 /** The load that a firing was in: what else, the program it ran from, what was read, and a note that is of all of it. */
-import { RECIPES } from '@torvin/core/look';
+import { LOOK_NAMES } from '@torvin/core/look';
 import { type TemperatureUnit, formatTemperature, text } from '@torvin/core/units';
 import type { Firing, FiringDetail, LoadDetail, Shelves } from '@torvin/schema';
 import { useState } from 'react';
@@ -48,7 +48,7 @@ function Shown({ load, firingId }: { load: LoadDetail; firingId: string }) {
             {pieceName}
           </Words>
           <Words size="label" tone="muted">
-            {`${RECIPES[look].name}, ${resultWords(result)}`}
+            {`${LOOK_NAMES[look]}, ${resultWords(result)}`}
           </Words>
         </LinkRow>
       ))}

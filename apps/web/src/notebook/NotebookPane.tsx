@@ -1,5 +1,5 @@
 /** Past firings, newest first: searched by words, narrowed by result and look, a page read when it is wanted. */
-import { RECIPES } from '@torvin/core/look';
+import { LOOK_NAMES } from '@torvin/core/look';
 import { formatDuration, formatTemperature, text } from '@torvin/core/units';
 import type { FiringPage, FiringRow as Row } from '@torvin/schema';
 import { memo, useDeferredValue } from 'react';
@@ -15,7 +15,7 @@ import { Search } from '@/ui/Search';
 import { LinkRow } from '@/ui/LinkRow';
 import { Waiting } from '@/ui/Loading';
 import { Notice } from '@/ui/Notice';
-import { ListScreen } from '@/ui/Screen';
+import { ListScreen } from '@/ui/ListScreen';
 import { ToPieces } from '@/ui/ToPieces';
 import { Words } from '@/ui/Words';
 import { firedWords } from '@/ui/clock';
@@ -98,7 +98,7 @@ export function NotebookPane({ currentId, beside = false }: { currentId?: string
 
 /** What is chosen, closed. */
 const filterWords = ({ result, look }: NotebookQuery): string =>
-  [...(result ? [OUTCOME_WORDS[result]] : []), ...(look ? [RECIPES[look].name.toLowerCase()] : [])].join(', ') || NOTEBOOK_PANE.resultFiringType;
+  [...(result ? [OUTCOME_WORDS[result]] : []), ...(look ? [LOOK_NAMES[look].toLowerCase()] : [])].join(', ') || NOTEBOOK_PANE.resultFiringType;
 
 const OUTCOME_WORDS = { ...RESULT_WORDS, open: WORDS.inTheKiln } as const;
 
@@ -129,7 +129,7 @@ function Filters({ query, page, onChange }: FiltersProps) {
         label={NOTEBOOK_PANE.firingType}
         wraps
         value={query.look ?? null}
-        options={looks.map(({ look, count }) => ({ value: look, title: `${RECIPES[look].name} ${count}` }))}
+        options={looks.map(({ look, count }) => ({ value: look, title: `${LOOK_NAMES[look]} ${count}` }))}
         onChange={(look) => onChange({ look: look ?? undefined })}
         testID="filter-look"
       />
@@ -160,7 +160,7 @@ const FiringRow = memo(function FiringRow({ firing, search, current, unit }: Fir
           {`${firedWords(firing)} · ${firing.kilnName}${firing.place ? `, ${firing.place}` : ''}`}
         </Words>
         <Words size="label" tone="muted" numberOfLines={1}>
-          {NOTEBOOK_PANE.for(RECIPES[firing.look].name, text(formatTemperature(firing.ran_C, unit)), text(formatDuration(firing.ran_s)))}
+          {NOTEBOOK_PANE.for(LOOK_NAMES[firing.look], text(formatTemperature(firing.ran_C, unit)), text(formatDuration(firing.ran_s)))}
         </Words>
         <Words size="label" numberOfLines={1}>
           {[seenWords(firing), firing.note].filter((words) => words !== '').join(' · ')}

@@ -2,7 +2,7 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import type { FormUse } from '@torvin/core/form';
 import { HOW_FAR } from '@torvin/core/learn';
-import { FLAWS, type Flaw, LOOKS, type Look, RECIPES, flawWords } from '@torvin/core/look';
+import { FLAWS, type Flaw, LOOKS, type Look, RECIPES, flawWords, LOOK_NAMES } from '@torvin/core/look';
 import { rescueIn, stuckOn } from '@torvin/core/piece';
 import type { Problem } from '@torvin/core/problem';
 import { RELEASED, RELEASED_NAMES } from '@torvin/core/release';
@@ -243,7 +243,7 @@ export function RecordForm({ told, schedule, problem, saving, held, draft, onDra
           value={now.lookReached ?? 'unsaid'}
           options={[
             { value: 'unsaid' as const, title: RECORD_FORM.notSaid },
-            ...reachable(schedule.snapshot.firing.look, now.lookReached).map((look) => ({ value: look, title: RECIPES[look].name })),
+            ...reachable(schedule.snapshot.firing.look, now.lookReached).map((look) => ({ value: look, title: LOOK_NAMES[look] })),
           ]}
           onChange={(look) => setValue('lookReached', look)}
           testID="reached"

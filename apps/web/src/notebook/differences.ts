@@ -4,6 +4,7 @@ import { type DrawnLayer, setupWords } from '@torvin/core/piece';
 import { caseDifferences, type Consequence, consequences, segmentDifferences } from '@torvin/core/schedule';
 import { formatStock, type LengthUnit, text, type Units } from '@torvin/core/units';
 import type { FiringDetail, Snapshot } from '@torvin/schema';
+import { asRun } from './asRun';
 import { DIFFERENCES } from './words';
 import { WORDS } from '@/ui/said';
 
@@ -48,10 +49,6 @@ function setupDifferences(before: FiringDetail, after: FiringDetail): string[] {
   for (const [what, was, is] of pairs) if (was !== is) said.push(DIFFERENCES.for(what, is, was));
   return said;
 }
-
-/** The segments that ran and the engine's word on them. */
-export const asRun = ({ firing, schedule, asFiredResult }: FiringDetail) =>
-  firing.asFired && asFiredResult ? { segments: firing.asFired, evaluation: asFiredResult } : { segments: schedule.segments, evaluation: schedule.result };
 
 export function firingDifferences(before: FiringDetail, after: FiringDetail, units: Units): FiringDifferences {
   const [one, other] = [asRun(before), asRun(after)];

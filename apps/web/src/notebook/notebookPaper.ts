@@ -1,5 +1,5 @@
 /** The Notebook on paper: the rows that have been read. */
-import { RECIPES } from '@torvin/core/look';
+import { LOOK_NAMES } from '@torvin/core/look';
 import { type Units, formatDuration, formatTemperature, text } from '@torvin/core/units';
 import type { FiringRow } from '@torvin/schema';
 import { ofAll } from '@/paper/ofAll';
@@ -18,7 +18,7 @@ export function notebookPaper(rows: readonly FiringRow[], total: number, units: 
         firing.pieceName,
         [
           `${firedWords(firing)} · ${firing.kilnName}${firing.place ? `, ${firing.place}` : ''}`,
-          NOTEBOOK_PAPER.for(RECIPES[firing.look].name, text(formatTemperature(firing.ran_C, units.temperature)), text(formatDuration(firing.ran_s))),
+          NOTEBOOK_PAPER.for(LOOK_NAMES[firing.look], text(formatTemperature(firing.ran_C, units.temperature)), text(formatDuration(firing.ran_s))),
           [seenWords(firing), firing.note].filter(Boolean).join(' · '),
         ],
         resultWords(firing.result),

@@ -1,5 +1,5 @@
 /** A record on paper: how it came out, and the schedule as it ran. */
-import { RECIPES } from '@torvin/core/look';
+import { LOOK_NAMES } from '@torvin/core/look';
 import { setupWords } from '@torvin/core/piece';
 import { ROLE_NAMES, consequences, segmentDifferences } from '@torvin/core/schedule';
 import { type Units, formatDuration, formatRate, formatTemperature, text } from '@torvin/core/units';
@@ -8,7 +8,7 @@ import { type Paper, part, row, said } from '@/paper/paperPages';
 import { capital } from '@/ui/capital';
 import { firedWords } from '@/ui/clock';
 import { byWords, resultWords, seenWords } from '@/ui/results';
-import { asRun } from './differences';
+import { asRun } from './asRun';
 import { RECORD_PAPER } from './words';
 
 export function recordPaper(detail: FiringDetail, units: Units): Paper {
@@ -20,7 +20,7 @@ export function recordPaper(detail: FiringDetail, units: Units): Paper {
   const flaws = seenWords(firing);
   return {
     title: firing.pieceName,
-    about: RECORD_PAPER.in(RECIPES[firing.look].name, snapshot.kilnName, firedWords(firing)),
+    about: RECORD_PAPER.in(LOOK_NAMES[firing.look], snapshot.kilnName, firedWords(firing)),
     blocks: [
       row(capital(`${resultWords(firing.result)}${byWords(firing.lesson)}`), [
         flaws === '' ? '' : `${capital(flaws)}${firing.seenWhere ? `: ${firing.seenWhere}` : ''}.`,

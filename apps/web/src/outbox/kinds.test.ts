@@ -4,7 +4,8 @@ import { QueryClient } from '@tanstack/react-query';
 import { IDBFactory } from 'fake-indexeddb';
 import { type Variables, firingOnto, readEntry, recordOnto, saveKinds, wayOn } from './kinds';
 import type { Outbox, Refusal, SaveKind } from './outbox';
-import { pieceNow, shownPiece, shownPrograms, shownRows, shownShelves } from './shown';
+import { pieceNow, shownPiece, shownPrograms, shownShelves } from './shown';
+import { shownRows } from './shownRows';
 import { dropPicture, keepPicture, knownNames, localIdsIn, localName, readPicture } from './pictures';
 
 const sheet = (id: string, thickness_m = 0.003) => ({ id, form: 'sheet', glassId: 'clear', thickness_m }) as const;

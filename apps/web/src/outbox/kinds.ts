@@ -24,7 +24,7 @@ import type {
   Shelves,
   Studio,
 } from '@torvin/schema';
-import { KINDS, api, endpointsOf, inOrder, namedInDoc, photosOf, recordApi } from '@torvin/schema';
+import { KIND_NAMES, asks, inOrder, namedInDoc, photosOf, asksOfKind } from '@torvin/schema';
 import type { InfiniteData, QueryClient } from '@tanstack/react-query';
 import { ApiProblem, call, sendPhoto } from '@/outside/client';
 import { adoptPiece, keys, readAnew } from '@/outside/keys';
@@ -124,7 +124,7 @@ export function saveKinds(client: QueryClient, filled: (id: string, put: (variab
       queue: ({ id }) => pieceQueue(id),
       counts: ({ id }) => pieceQueue(id),
       revives: piece,
-      send: (body, { key }) => call(api.createPiece, { body, key }),
+      send: (body, { key }) => call(asks.createPiece, { body, key }),
       needs: ({ doc }) => recordsIn(doc),
       taken: (saved) => adoptPiece(client, saved),
       words: ({ name }) => `New piece: ${name}`,
@@ -132,7 +132,7 @@ export function saveKinds(client: QueryClient, filled: (id: string, put: (variab
     savePiece: {
       queue: ({ id }) => pieceQueue(id),
       counts: ({ id }) => pieceQueue(id),
-      send: ({ id, name, doc, what }, { key, version }) => call(api.savePiece, { id, key, body: { name, doc, what, version } }),
+      send: ({ id, name, doc, what }, { key, version }) => call(asks.savePiece, { id, key, body: { name, doc, what, version } }),
       taken: (saved) => adoptPiece(client, saved),
       join: (resting, next) => ({ ...next, before: resting.before }),
       needs: ({ doc }) => recordsIn(doc),
@@ -143,7 +143,7 @@ export function saveKinds(client: QueryClient, filled: (id: string, put: (variab
     deletePiece: {
       queue: ({ id }) => pieceQueue(id),
       counts: ({ id }) => pieceQueue(id),
-      send: ({ id }, { key, version }) => call(api.deletePiece, { id, key, body: { version } }),
+      send: ({ id }, { key, version }) => call(asks.deletePiece, { id, key, body: { version } }),
       taken(_, { id }) {
         // Its page may still be open, and would read it anew.
         client.removeQueries({ queryKey: keys.piece(id), type: 'inactive' });
@@ -157,13 +157,13 @@ export function saveKinds(client: QueryClient, filled: (id: string, put: (variab
     },
     restorePiece: {
       queue: ({ id }) => pieceQueue(id),
-      send: ({ id }, { key }) => call(api.restorePiece, { id, key, body: {} }),
+      send: ({ id }, { key }) => call(asks.restorePiece, { id, key, body: {} }),
       taken: (saved) => adoptPiece(client, saved),
       words: ({ name }) => `${name} brought back`,
     },
     filePiece: {
       queue: ({ id }) => pieceQueue(id),
-      send: ({ id, filing }, { key }) => call(api.filePiece, { id, key, body: filing }),
+      send: ({ id, filing }, { key }) => call(asks.filePiece, { id, key, body: filing }),
       join: (_resting, next) => next,
       taken: (filed) => adoptPiece(client, filed),
       revives: piece,
@@ -173,7 +173,7 @@ export function saveKinds(client: QueryClient, filled: (id: string, put: (variab
     saveSchedule: {
       queue: ({ pieceId }) => pieceQueue(pieceId),
       counts: ({ pieceId }) => pieceQueue(pieceId),
-      send: ({ pieceId, ...schedule }, { key, version }) => call(api.saveSchedule, { id: pieceId, key, body: { ...schedule, pieceVersion: version } }),
+      send: ({ pieceId, ...schedule }, { key, version }) => call(asks.saveSchedule, { id: pieceId, key, body: { ...schedule, pieceVersion: version } }),
       taken({ schedule, piece: saved }, { pieceId }) {
         client.setQueryData(keys.schedule(schedule.id), schedule);
         adoptPiece(client, saved);
@@ -187,7 +187,7 @@ export function saveKinds(client: QueryClient, filled: (id: string, put: (variab
     },
     nameSchedule: {
       queue: ({ pieceId }) => pieceQueue(pieceId),
-      send: ({ id, name }, { key }) => call(api.nameSchedule, { id, key, body: { name } }),
+      send: ({ id, name }, { key }) => call(asks.nameSchedule, { id, key, body: { name } }),
       taken(schedule, { id, pieceId }) {
         client.setQueryData(keys.schedule(id), schedule);
         void readAnew(client, keys.versions(pieceId));
@@ -196,7 +196,7 @@ export function saveKinds(client: QueryClient, filled: (id: string, put: (variab
     },
     recordFiring: {
       queue: ({ pieceId }) => pieceQueue(pieceId),
-      send: (body, { key }) => call(api.recordFiring, { key, body: withPhotos(body, withoutLocal) }),
+      send: (body, { key }) => call(asks.recordFiring, { key, body: withPhotos(body, withoutLocal) }),
       taken: forgetFirings,
       // A schedule's save has the schedule's own id.
       needs: ({ photos = [], scheduleId }) => [scheduleId, ...localIdsIn(photos)],
@@ -205,7 +205,7 @@ export function saveKinds(client: QueryClient, filled: (id: string, put: (variab
     saveFiring: {
       queue: ({ id }) => firingQueue(id),
       counts: ({ id }) => firingQueue(id),
-      send: ({ id, body }, { key, version }) => call(api.saveFiring, { id, key, body: { ...withPhotos(body, withoutLocal), version } }),
+      send: ({ id, body }, { key, version }) => call(asks.saveFiring, { id, key, body: { ...withPhotos(body, withoutLocal), version } }),
       taken(detail, { id }) {
         client.setQueryData(keys.firing(id), detail);
         forgetFirings();
@@ -218,20 +218,20 @@ export function saveKinds(client: QueryClient, filled: (id: string, put: (variab
     deleteFiring: {
       queue: ({ id }) => firingQueue(id),
       counts: ({ id }) => firingQueue(id),
-      send: ({ id }, { key, version }) => call(api.deleteFiring, { id, key, body: { version } }),
+      send: ({ id }, { key, version }) => call(asks.deleteFiring, { id, key, body: { version } }),
       taken: forgetFirings,
       words: ({ pieceName }) => `A firing of ${pieceName} deleted`,
     },
     restoreFiring: {
       queue: ({ id }) => firingQueue(id),
-      send: ({ id }, { key }) => call(api.restoreFiring, { id, key, body: {} }),
+      send: ({ id }, { key }) => call(asks.restoreFiring, { id, key, body: {} }),
       taken: forgetFirings,
       words: ({ pieceName }) => `A firing of ${pieceName} brought back`,
     },
     openLoad: {
       queue: ({ id }) => `load ${id}`,
       counts: ({ id }) => `load ${id}`,
-      send: ({ id, openedAt }, { key, version }) => call(api.saveLoad, { id, key, body: { version, openedAt } }),
+      send: ({ id, openedAt }, { key, version }) => call(asks.saveLoad, { id, key, body: { version, openedAt } }),
       taken: forgetFirings,
       onto: (variables, standing: Load) => ({ variables, leaves: { ...standing, openedAt: variables.openedAt } }),
       words: () => 'A kiln opened',
@@ -239,7 +239,7 @@ export function saveKinds(client: QueryClient, filled: (id: string, put: (variab
     noteLoad: {
       queue: ({ id }) => `load ${id}`,
       counts: ({ id }) => `load ${id}`,
-      send: ({ id, note }, { key, version }) => call(api.saveLoad, { id, key, body: { version, note } }),
+      send: ({ id, note }, { key, version }) => call(asks.saveLoad, { id, key, body: { version, note } }),
       taken(saved, { id }) {
         client.setQueryData<LoadDetail>(keys.load(id), (read) => read && { ...read, ...saved });
         forgetFirings();
@@ -249,26 +249,26 @@ export function saveKinds(client: QueryClient, filled: (id: string, put: (variab
     },
     keyProgram: {
       queue: ({ controllerId }) => `programs ${controllerId}`,
-      send: ({ controllerName: _name, of: _of, ...body }, { key }) => call(api.keyProgram, { key, body }),
+      send: ({ controllerName: _name, of: _of, ...body }, { key }) => call(asks.keyProgram, { key, body }),
       taken: () => void readAnew(client, keys.programs()),
       needs: ({ scheduleId }) => (scheduleId === null ? [] : [scheduleId]),
       words: ({ slot, controllerName }) => `Program ${slot} of ${controllerName}`,
     },
     removeProgram: {
       queue: ({ controllerId }) => `programs ${controllerId}`,
-      send: ({ id }, { key }) => call(api.removeProgram, { id, key, body: {} }),
+      send: ({ id }, { key }) => call(asks.removeProgram, { id, key, body: {} }),
       taken: () => void readAnew(client, keys.programs()),
       words: ({ slot, controllerName }) => `The entry of program ${slot} of ${controllerName} taken out`,
     },
     restoreProgram: {
       queue: ({ controllerId }) => `programs ${controllerId}`,
-      send: ({ id }, { key }) => call(api.restoreProgram, { id, key, body: {} }),
+      send: ({ id }, { key }) => call(asks.restoreProgram, { id, key, body: {} }),
       taken: () => void readAnew(client, keys.programs()),
       words: ({ slot, controllerName }) => `The entry of program ${slot} of ${controllerName} brought back`,
     },
     keepReckoning: {
       queue: () => 'reckonings',
-      send: (body, { key }) => call(api.keepReckoning, { key, body }),
+      send: (body, { key }) => call(asks.keepReckoning, { key, body }),
       taken: () => void readAnew(client, keys.reckonings),
       words: ({ told }) => `Calculated: ${told}`,
     },
@@ -300,20 +300,20 @@ export function saveKinds(client: QueryClient, filled: (id: string, put: (variab
       onto: recordOnto,
       revives: ({ kind, record }) => ({
         name: 'restoreRecord',
-        variables: { kind, id: record.id, name: 'name' in record ? record.name : `The ${KINDS[kind].one}` },
+        variables: { kind, id: record.id, name: 'name' in record ? record.name : `The ${KIND_NAMES[kind].one}` },
       }),
-      words: ({ kind, record }) => `On the shelves: ${'name' in record ? record.name : `a ${KINDS[kind].one}`}`,
+      words: ({ kind, record }) => `On the shelves: ${'name' in record ? record.name : `a ${KIND_NAMES[kind].one}`}`,
     },
     archiveRecord: {
       queue: () => SHELVES_QUEUE,
-      send: ({ kind, id, archived }, { key }) => call(recordApi[kind].archive, { id, key, body: { archived } }),
+      send: ({ kind, id, archived }, { key }) => call(asksOfKind(kind).archive, { id, key, body: { archived } }),
       taken: (shelves) => client.setQueryData(keys.shelves, shelves),
       words: ({ name, archived }) => `${name} ${archived ? 'archived' : 'restored'}`,
     },
     removeRecord: {
       queue: () => SHELVES_QUEUE,
       counts: ({ kind, id }) => `${kind} ${id}`,
-      send: ({ kind, id }, { key, version }) => call(recordApi[kind].remove, { id, key, body: { version } }),
+      send: ({ kind, id }, { key, version }) => call(asksOfKind(kind).remove, { id, key, body: { version } }),
       taken(_, { kind, id }) {
         adoptList(kind, (list) => list.filter((one) => one.id !== id));
         forgetShelves();
@@ -322,13 +322,13 @@ export function saveKinds(client: QueryClient, filled: (id: string, put: (variab
     },
     restoreRecord: {
       queue: () => SHELVES_QUEUE,
-      send: ({ kind, id, withNamed }, { key }) => call(endpointsOf(kind).restore, { id, key, body: (withNamed ? { withNamed } : {}) as never }),
+      send: ({ kind, id, withNamed }, { key }) => call(asksOfKind(kind).restore, { id, key, body: withNamed ? { withNamed } : {} }),
       taken: forgetShelves,
       words: ({ name }) => `${name} brought back`,
     },
     saveStudio: {
       queue: () => 'studio',
-      send: (body, { key }) => call(api.saveStudio, { body, key }),
+      send: (body, { key }) => call(asks.saveStudio, { body, key }),
       taken: () => undefined,
       words: () => 'Units and theme',
     },

@@ -1,5 +1,5 @@
 /** A page whose server was renewed while it was open. */
-import { API_HEADER, api } from '@torvin/schema';
+import { API_HEADER, asks } from '@torvin/schema';
 import { makeQueryClient } from '@/data/queries';
 import { type ApiProblem, call } from '@/outside/client';
 import { isOtherVersion } from '@/outside/version';
@@ -35,13 +35,13 @@ test('what it saves is refused as if nobody had answered, waits, and goes when t
   expect(outbox.entries()[0].refused).toBeUndefined();
   // The one before it was put back.
   at.current.api = 'mine';
-  await call(api.health);
+  await call(asks.health);
   await jest.advanceTimersByTimeAsync(100);
   expect(isOtherVersion()).toBe(false);
   expect(outbox.entries()).toEqual([]);
 });
 
 test('what waits for no outbox says why', async () => {
-  const refused = await call(api.saveStudio, { body: studio }).catch((error: unknown) => error as ApiProblem);
+  const refused = await call(asks.saveStudio, { body: studio }).catch((error: unknown) => error as ApiProblem);
   expect(refused).toMatchObject({ status: 0, problem: { code: 'other-version' } });
 });

@@ -1,4 +1,4 @@
-import { api } from '@torvin/schema';
+import { asks } from '@torvin/schema';
 import { onlineManager } from '@tanstack/react-query';
 import { type ApiProblem, call, problemOfError } from './client';
 import { serverAnswered } from './connection';
@@ -8,7 +8,7 @@ const answer = (status: number, body: string) =>
 
 const problemFrom = async (fetched: jest.Mock): Promise<ApiProblem> => {
   global.fetch = fetched as unknown as typeof fetch;
-  return call(api.piece, { id: 'a/b' }).then(
+  return call(asks.piece, { id: 'a/b' }).then(
     () => {
       throw new Error('it went through');
     },
@@ -20,7 +20,7 @@ describe('a call to the server', () => {
   test('puts the id into the path and the body into JSON', async () => {
     const fetched = answer(200, '{"theme":"dark"}');
     global.fetch = fetched as unknown as typeof fetch;
-    await call(api.saveStudio, { body: { temperatureUnit: 'C', lengthUnit: 'mm', massUnit: 'g', theme: 'dark' } });
+    await call(asks.saveStudio, { body: { temperatureUnit: 'C', lengthUnit: 'mm', massUnit: 'g', theme: 'dark' } });
     expect(fetched.mock.calls[0]).toEqual([
       '/api/studio',
       expect.objectContaining({ method: 'PUT', body: '{"temperatureUnit":"C","lengthUnit":"mm","massUnit":"g","theme":"dark"}' }),
@@ -46,8 +46,8 @@ describe('a call to the server', () => {
     );
     jest.useFakeTimers();
     global.fetch = never as unknown as typeof fetch;
-    const saved = call(api.deletePiece, { id: 'a', key: 'of-this-save', body: { version: 1 } }).catch((error: unknown) => error);
-    void call(api.piece, { id: 'a' });
+    const saved = call(asks.deletePiece, { id: 'a', key: 'of-this-save', body: { version: 1 } }).catch((error: unknown) => error);
+    void call(asks.piece, { id: 'a' });
     expect(never.mock.calls[1][1].signal).toBeUndefined();
     await jest.advanceTimersByTimeAsync(60_000);
     expect(await saved).toMatchObject({ status: 0, problem: { code: 'offline' } });
@@ -69,7 +69,7 @@ describe('a call to the server', () => {
 
   test('null is an answer: there is none of what was asked for', async () => {
     global.fetch = answer(200, 'null') as unknown as typeof fetch;
-    expect(await call(api.used, { query: { look: 'tack' } })).toBeNull();
+    expect(await call(asks.used, { query: { look: 'tack' } })).toBeNull();
     expect(onlineManager.isOnline()).toBe(true);
   });
 
@@ -77,7 +77,7 @@ describe('a call to the server', () => {
     const [gone, cut] = [new AbortController(), new DOMException('gone', 'AbortError')];
     global.fetch = jest.fn().mockResolvedValue({ ok: true, status: 200, headers: new Headers(), json: () => Promise.reject(cut) }) as unknown as typeof fetch;
     gone.abort();
-    await expect(call(api.piece, { id: 'a', signal: gone.signal })).rejects.toBe(cut);
+    await expect(call(asks.piece, { id: 'a', signal: gone.signal })).rejects.toBe(cut);
     expect(onlineManager.isOnline()).toBe(true);
   });
 

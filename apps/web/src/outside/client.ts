@@ -3,6 +3,7 @@ import type { Problem } from '@torvin/core/problem';
 import {
   API_HEADER,
   type AnswerOf,
+  type Asked,
   CLOCK_HEADER,
   DISK_HEADER,
   type Endpoint,
@@ -70,7 +71,7 @@ const SAVE_ANSWERED_WITHIN_MS = 30_000;
 /** Browsers refuse to keep larger requests alive. */
 const KEEPALIVE_AT_MOST = 60_000;
 
-export async function call<E extends Endpoint>(endpoint: E, { id, body, query = {}, signal, key }: CallInput<E> = {}): Promise<AnswerOf<E>> {
+export async function call<E extends Endpoint>(endpoint: Asked<E>, { id, body, query = {}, signal, key }: CallInput<E> = {}): Promise<AnswerOf<E>> {
   const asked = Object.entries(query).filter((entry): entry is [string, string] => Boolean(entry[1]));
   const path = endpoint.path.replace(':id', encodeURIComponent(id ?? '')) + (asked.length > 0 ? `?${new URLSearchParams(asked)}` : '');
   const sent = body === undefined ? undefined : JSON.stringify(body);
@@ -95,13 +96,13 @@ export async function sendPhoto(file: Blob): Promise<Photo> {
 }
 
 /** A file of the server's, as it is: the page does not read what it only hands on. */
-export async function takeFile(endpoint: Endpoint, id: string): Promise<Blob> {
+export async function takeFile(endpoint: Asked<Endpoint>, id: string): Promise<Blob> {
   const response = await fetch(endpoint.path.replace(':id', encodeURIComponent(id))).catch(unanswered);
   return response.ok ? response.blob() : answered(response);
 }
 
 /** Sends a file of the person's as it is. */
-export async function sendFile<E extends Endpoint>(endpoint: E, file: Blob, query: Record<string, string> = {}): Promise<AnswerOf<E>> {
+export async function sendFile<E extends Endpoint>(endpoint: Asked<E>, file: Blob, query: Record<string, string> = {}): Promise<AnswerOf<E>> {
   const response = await fetch(`${endpoint.path}?${new URLSearchParams(query)}`, { method: 'POST', body: file, headers: written('application/json') }).catch(
     unanswered,
   );

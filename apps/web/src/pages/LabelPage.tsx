@@ -2,7 +2,7 @@
 import { footprintWords } from '@torvin/core/body';
 import { applySteps, glassName, laidLayers, massNow, namedGlasses } from '@torvin/core/piece';
 import { type Units, formatMass, text } from '@torvin/core/units';
-import { type KindName, KINDS, type Piece, type Shelves, api, isKind, kindOf, titleOf } from '@torvin/schema';
+import { type KindName, KINDS, type Piece, type Shelves, asks, isKind, kindOf, titleOf } from '@torvin/schema';
 import { useQuery } from '@tanstack/react-query';
 import { useLocalSearchParams } from 'expo-router';
 import { useUnits } from '@/data/FormUnits';
@@ -49,7 +49,7 @@ export function LabelPage() {
   const { kind, id } = useLocalSearchParams<{ kind: string; id: string }>();
   const units = useUnits();
   const shelves = useShelves();
-  const access = useQuery({ queryKey: keys.access, queryFn: ({ signal }) => call(api.access, { signal }) });
+  const access = useQuery({ queryKey: keys.access, queryFn: ({ signal }) => call(asks.access, { signal }) });
   // What a camera reads has to be an address that its phone can open.
   const at = access.data?.addresses[0]?.url ?? window.location.origin;
   const back =

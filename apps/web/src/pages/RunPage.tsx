@@ -1,7 +1,6 @@
-import { FilesPanel } from '@/files/FilesPanel';
-import { RunSheetOnPaper } from '@/files/RunSheetOnPaper';
 import { useStepPage } from '@/planner/useStepPage';
 import { RunSheetScreen } from '@/runsheet/RunSheetScreen';
+import { FilesPanel, RunSheetOnPaper } from '@/workbench';
 import { RUN_PAGE } from './words';
 
 export function RunPage() {

@@ -1,18 +1,27 @@
-/** The pages of one piece and one firing: what works on glass, and the first view does not need. Loaded as one file. */
+/** The pages that the first view and the run sheet do not need. Loaded as one file. */
+import '@/ui/gestures';
+
 export { AgainPage } from './AgainPage';
-export { BesideRun } from './BesideRun';
 export { ComparePage } from './ComparePage';
+export { DiagnosticsScreen } from '@/settings/DiagnosticsScreen';
+export { DocScreen, HelpScreen } from '@/help/HelpScreen';
+export { EarlierEngine } from '@/planner/EarlierEngine';
 export { EditPiecePage } from './EditPiecePage';
+export { FilesPanel } from '@/files/FilesPanel';
 export { FindPanel } from '@/find/FindPanel';
 export { FiringPage } from './FiringPage';
 export { GivenPage } from './GivenPage';
 export { HelpPanel } from '@/help/HelpPanel';
-export { DocScreen, HelpScreen } from '@/help/HelpScreen';
 export { KeyInPage } from './KeyInPage';
 export { KilnPage } from './KilnPage';
 export { LabelPage } from './LabelPage';
+export { LearnedOf } from '@/bench/LearnedOf';
 export { NewPiecePage } from './NewPiecePage';
+export { NotebookLayout } from './NotebookLayout';
+export { NotebookPage } from './NotebookPage';
 export { PiecePage } from './PiecePage';
+export { PiecesLayout } from './PiecesLayout';
+export { PiecesPage } from './PiecesPage';
 export { PlanFiringPage } from './PlanFiringPage';
 export { PlanPrintPage } from './PlanPrintPage';
 export { PracticePage } from './PracticePage';
@@ -20,6 +29,11 @@ export { PrintPage } from './PrintPage';
 export { ReckonPanel } from '@/reckon/ReckonPanel';
 export { RecordFiringPage } from './RecordFiringPage';
 export { RehearsalPage } from './RehearsalPage';
-export { RunPage } from './RunPage';
+export { RunPanels } from '@/runsheet/RunPanels';
+export { RunSheetOnPaper } from '@/files/RunSheetOnPaper';
+export { SegmentSheet } from '@/runsheet/SegmentSheet';
+export { SettingsScreen } from '@/settings/SettingsScreen';
+export { ShelfRecordPage } from './ShelfRecordPage';
+export { ShelvesScreen } from '@/shelves/ShelvesScreen';
 export { StartScreen } from '@/start/StartScreen';
 export { TellPage } from './TellPage';

@@ -1,5 +1,5 @@
 /** At the bottom edge of a piece: its firing with its hours, and the one thing to do next. */
-import { RECIPES } from '@torvin/core/look';
+import { LOOK_NAMES } from '@torvin/core/look';
 import type { PlannedStep } from '@torvin/core/piece';
 import { formatDuration, text } from '@torvin/core/units';
 import type { Piece, Schedule } from '@torvin/schema';
@@ -66,7 +66,7 @@ export function NextActBar({ piece, firing, schedule, isNext, isOutdated, onPlan
     >
       <View style={{ flex: 1 }}>
         <Words bold testID="next-firing">
-          {firing ? [RECIPES[firing.look].name, ...(hours === null ? [] : [hours])].join(', ') : NEXT_ACT_BAR.noFiringPlanned}
+          {firing ? [LOOK_NAMES[firing.look], ...(hours === null ? [] : [hours])].join(', ') : NEXT_ACT_BAR.noFiringPlanned}
         </Words>
         {schedule && (
           <Words size="label" tone="muted" numberOfLines={1} testID="next-when">

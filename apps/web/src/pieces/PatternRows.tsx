@@ -2,7 +2,7 @@
 import { footprintWords } from '@torvin/core/body';
 import type { Shelves } from '@torvin/schema';
 import { View } from 'react-native';
-import { usePieceRows } from '@/data/pieces';
+import { usePieceRows } from '@/data/pieceRows';
 import { useUnits } from '@/data/FormUnits';
 import { space } from '@/theme/theme';
 import { LinkRow } from '@/ui/LinkRow';

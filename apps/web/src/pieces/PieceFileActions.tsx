@@ -1,6 +1,6 @@
 /** A piece out to a file, and a piece file in. */
 import { fileName } from '@torvin/core/units';
-import { type ImportQuery, type Imported, api } from '@torvin/schema';
+import { type ImportQuery, type Imported, asks } from '@torvin/schema';
 import { useQueryClient } from '@tanstack/react-query';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
@@ -17,7 +17,7 @@ export function SavePieceFile({ pieceId, name }: { pieceId: string; name: string
   const [problem, setProblem] = useState<string | null>(null);
   const save = async (): Promise<void> => {
     try {
-      download(fileName(name, 'json'), await takeFile(api.pieceFile, pieceId));
+      download(fileName(name, 'json'), await takeFile(asks.pieceFile, pieceId));
       setProblem(null);
     } catch (error) {
       setProblem(problemOfError(error).message);
@@ -50,7 +50,7 @@ export function ReadPieceFile() {
 
   async function read(file: File, running: ImportQuery['running'] = 'ask'): Promise<void> {
     try {
-      const { piece, outcome } = await sendFile(api.importPiece, file, { running });
+      const { piece, outcome } = await sendFile(asks.importPiece, file, { running });
       adoptPiece(client, piece);
       await readAnew(client);
       setSaid({ tone: 'plain', words: `${piece.name} ${OUTCOMES[outcome]}.`, pieceId: piece.id });

@@ -1,6 +1,6 @@
 /** One piece: its journey, the body at the step that is looked at on the drawing, its figures, whether it fits, its firings. */
 import { footprintWords } from '@torvin/core/body';
-import { ghostOf, RECIPES, emptyItemOf } from '@torvin/core/look';
+import { ghostOf, emptyItemOf, LOOK_NAMES } from '@torvin/core/look';
 import {
   changeLayer,
   drawnBody,
@@ -58,7 +58,7 @@ import { QueueNotice } from './QueueNotice';
 import { FiringSetUp } from '@/journey/FiringSetUp';
 import { planHref, runHref } from '@/ui/hrefs';
 import { StepInForm, formedIn } from '@/planner/StepInForm';
-import { UndoBar } from '@/layup/UndoBar';
+import { UndoBar } from '@/ui/UndoBar';
 import { OnPaper } from '@/paper/OnPaper';
 import { paperPages } from '@/paper/paperPages';
 import { piecePaper } from './piecePaper';
@@ -413,7 +413,7 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
         {firing && (
           <Fold
             title={PIECE_PANE.setUp}
-            about={[RECIPES[firing.look].name.toLowerCase(), standsAs(firing, shelves), shelves.kilns.find(({ id }) => id === firing.kilnId)?.name]
+            about={[LOOK_NAMES[firing.look].toLowerCase(), standsAs(firing, shelves), shelves.kilns.find(({ id }) => id === firing.kilnId)?.name]
               .filter(Boolean)
               .join(', ')}
             testID="set-up"

@@ -1,12 +1,13 @@
 /** The list of pieces as a page of its own, or beside a piece: searched by name, a page read when it is wanted. */
 import { footprintWords } from '@torvin/core/body';
-import { RECIPES } from '@torvin/core/look';
+import { LOOK_NAMES } from '@torvin/core/look';
 import type { PieceRow, Shelves } from '@torvin/schema';
 import { useRouter } from 'expo-router';
 import { memo, useDeferredValue } from 'react';
 import { View } from 'react-native';
 import { readOn, useReadTo } from '@/data/longList';
-import { usePieceRows, useShelves } from '@/data/pieces';
+import { useShelves } from '@/data/pieces';
+import { usePieceRows } from '@/data/pieceRows';
 import { useUnits } from '@/data/FormUnits';
 import { OnPaper } from '@/paper/OnPaper';
 import { paperPages } from '@/paper/paperPages';
@@ -17,7 +18,7 @@ import { Chips } from '@/ui/Chips';
 import { LinkRow } from '@/ui/LinkRow';
 import { Waiting } from '@/ui/Loading';
 import { Notice } from '@/ui/Notice';
-import { ListScreen } from '@/ui/Screen';
+import { ListScreen } from '@/ui/ListScreen';
 import { Search } from '@/ui/Search';
 import { Words } from '@/ui/Words';
 import { countWords } from '@/ui/countWords';
@@ -136,7 +137,7 @@ const PieceListRow = memo(function PieceListRow({ piece, shelves, current, searc
         {...FACE}
         lines={[
           [footprintWords(footprint, length), layersWords(laid), ...filedWords(piece)].join(' · '),
-          looks.length > 0 ? looks.map((look) => RECIPES[look].name).join(', then ') : PIECES_PANE.noFiringPlanned,
+          looks.length > 0 ? looks.map((look) => LOOK_NAMES[look]).join(', then ') : PIECES_PANE.noFiringPlanned,
         ]}
       />
     </LinkRow>

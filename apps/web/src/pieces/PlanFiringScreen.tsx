@@ -30,7 +30,7 @@ import { useDraft } from '@/data/useDraft';
 import { doneUntil } from '@/journey/doneUntil';
 import { runHref } from '@/ui/hrefs';
 import { layersWords } from '@/layup/describe';
-import { UndoBar } from '@/layup/UndoBar';
+import { UndoBar } from '@/ui/UndoBar';
 import { isSame } from '@/outbox/merge';
 import { useLayup } from '@/layup/useLayup';
 import { PAPER_CAUTION, SETUP_CAUTIONS, WET_CAUTIONS } from '@/layup/cautions';

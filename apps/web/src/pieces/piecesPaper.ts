@@ -1,6 +1,6 @@
 /** The list of pieces on paper: the rows that have been read. */
 import { footprintWords } from '@torvin/core/body';
-import { RECIPES } from '@torvin/core/look';
+import { LOOK_NAMES } from '@torvin/core/look';
 import type { Units } from '@torvin/core/units';
 import type { PieceRow } from '@torvin/schema';
 import { layersWords } from '@/layup/describe';
@@ -16,7 +16,7 @@ export function piecesPaper(rows: readonly PieceRow[], total: number, units: Uni
     blocks: rows.map(({ name, footprint, laid, looks, tags }) =>
       row(name, [
         [footprintWords(footprint, units.length), layersWords(laid), ...tags].join(' · '),
-        looks.length > 0 ? looks.map((look) => RECIPES[look].name).join(', then ') : PIECES_PAPER.noFiringPlanned,
+        looks.length > 0 ? looks.map((look) => LOOK_NAMES[look]).join(', then ') : PIECES_PAPER.noFiringPlanned,
       ]),
     ),
   };

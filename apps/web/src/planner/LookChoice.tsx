@@ -1,6 +1,6 @@
 /** What a firing should make of the piece: the four likeliest drawn as they come out, all the others one tap away, found by their words. */
 import KitListItem from '@rneui/themed/dist/ListItem';
-import { LOOKS, type Look, RECIPES, RECIPE_GROUPS, type RecipeGroup } from '@torvin/core/look';
+import { LOOKS, type Look, RECIPES, RECIPE_GROUPS, type RecipeGroup, LOOK_NAMES } from '@torvin/core/look';
 import type { DrawnBody } from '@torvin/core/piece';
 import { formatTemperature, text } from '@torvin/core/units';
 import { useState } from 'react';
@@ -70,7 +70,7 @@ export function LookChoice({ value, likely, first, onChange }: LookChoiceProps) 
               {drawn ? <SectionDrawing {...drawn} {...CARD} small /> : <RecipeDrawing look={look} />}
             </View>
             <Words bold tone={look === value ? 'touch' : 'ink'}>
-              {RECIPES[look].name}
+              {LOOK_NAMES[look]}
             </Words>
             <Words size="note" tone="muted">
               {[RECIPES[look].reaches, ...(top_C === null ? [] : [text(formatTemperature(top_C, units.temperature))])].join(' · ')}
@@ -87,7 +87,7 @@ export function LookChoice({ value, likely, first, onChange }: LookChoiceProps) 
 
 /** What a kind of firing is found by. */
 const wordsOf = (look: Look): string =>
-  `${RECIPES[look].name} ${RECIPES[look].reaches} ${RECIPES[look].spares} ${RECIPE_GROUPS[RECIPES[look].group]}`.toLowerCase();
+  `${LOOK_NAMES[look]} ${RECIPES[look].reaches} ${RECIPES[look].spares} ${RECIPE_GROUPS[RECIPES[look].group]}`.toLowerCase();
 
 function OtherLooks({ looks, first, onChoose }: { looks: readonly Look[]; first: RecipeGroup; onChoose(look: Look): void }) {
   const { colours } = useTheme();
@@ -120,7 +120,7 @@ function OtherLooks({ looks, first, onChoose }: { looks: readonly Look[]; first:
                 <RecipeDrawing look={look} />
                 <KitListItem.Content>
                   <Words bold tone="touch">
-                    {RECIPES[look].name}
+                    {LOOK_NAMES[look]}
                   </Words>
                   <Words size="label" tone="muted">
                     {`${capital(RECIPES[look].reaches)}; ${RECIPES[look].spares}.`}

@@ -1,5 +1,5 @@
 /** What a planned firing comes to while its choices are open: how it would come out of the kiln, its schedule, and what can be instead where it cannot. */
-import { type Look, RECIPES } from '@torvin/core/look';
+import { type Look, RECIPES, LOOK_NAMES } from '@torvin/core/look';
 import {
   LIKELY_SHOWN,
   applySteps,
@@ -122,7 +122,7 @@ export function candidatesFor(planning: Planning, entry: StepEntry, field: Fault
     .map((setup): Candidate => ({ title: SETUP_NAMES[setup], change: { setup } }));
   const looks = likelyLooks(before, fired)
     .filter((look) => look !== entry.look)
-    .map((look): Candidate => ({ title: RECIPES[look].name, change: { look } }));
+    .map((look): Candidate => ({ title: LOOK_NAMES[look], change: { look } }));
   return field === 'kiln' ? [...kilns, ...setUps, ...looks] : [...forms, ...setUps, ...kilns, ...looks];
 }
 

@@ -1,5 +1,5 @@
 /** How hot the next firing of the piece makes it, where that was computed. */
-import { RECIPES } from '@torvin/core/look';
+import { LOOK_NAMES } from '@torvin/core/look';
 import { firingsOf } from '@torvin/core/piece';
 import { useSchedules } from '@/data/pieces';
 import type { Where } from './useWhere';
@@ -14,5 +14,5 @@ export function useNextWork(where: Where | null): NextWork | null {
   const next = where && firingsOf(where.piece.doc).find(({ id }) => where.piece.fired[id] !== 'right');
   const [schedule] = useSchedules(next?.scheduleId ? [next.scheduleId] : []);
   if (!next || !schedule) return null;
-  return { name: RECIPES[next.look].name.toLowerCase(), work_perPa: schedule.result.work_perPa.mean };
+  return { name: LOOK_NAMES[next.look].toLowerCase(), work_perPa: schedule.result.work_perPa.mean };
 }

@@ -1,10 +1,10 @@
 /** A joint of the schedule, to be dragged sideways, stepped by keys, or tapped. A slider to a screen reader. */
 import { type TemperatureUnit, celsiusFrom, formatTemperature, temperatureIn, text } from '@torvin/core/units';
-import { memo, type Ref, useEffect, useMemo, useRef, useState } from 'react';
+import { memo, type Ref, useCallback, useEffect, useRef, useState } from 'react';
 import { View, type ViewProps } from 'react-native';
-import { Gesture, GestureDetector } from 'react-native-gesture-handler';
 import { useTheme } from '@/theme/ThemeContext';
 import { RADIUS, TARGET } from '@/theme/theme';
+import { Dragged, type DraggedProps } from '@/ui/Dragged';
 import { Words } from '@/ui/Words';
 import { sliderProps } from '@/ui/sliderProps';
 import { type Drag, dragFrom, dragTo } from './drag';
@@ -62,28 +62,31 @@ function useBeadDrag(index: number, reach: Pick<BeadProps, 'value_C' | 'least_C'
     else handlers.onCancel();
   });
 
-  const gesture = useMemo(() => {
-    const pan = Gesture.Pan()
-      .activeOffsetX([-SIDEWAYS_PX, SIDEWAYS_PX])
-      .failOffsetY([-DOWN_PX, DOWN_PX])
-      .runOnJS(true)
-      .onStart(({ absoluteX }) => {
-        drag.current = dragFrom(now.current.value_C, absoluteX, performance.now());
-        setHeld(true);
-      })
-      .onUpdate(({ absoluteX }) => {
-        if (!drag.current) return;
-        const { least_C: least, most_C: most, scale: axis } = now.current;
-        const before = drag.current.value_C;
-        drag.current = dragTo(drag.current, absoluteX, performance.now(), axis.perPixel, least, most);
-        if (drag.current.value_C !== before) handlers.onMove(index, drag.current.value_C);
-      })
-      .onFinalize((_event, success) => endDrag.current(success));
-    const tap = Gesture.Tap()
-      .runOnJS(true)
-      .onEnd(() => handlers.onSelect(index));
-    return Gesture.Race(pan, tap);
-  }, [handlers, index]);
+  const make = useCallback<DraggedProps['make']>(
+    (Gesture) => {
+      const pan = Gesture.Pan()
+        .activeOffsetX([-SIDEWAYS_PX, SIDEWAYS_PX])
+        .failOffsetY([-DOWN_PX, DOWN_PX])
+        .runOnJS(true)
+        .onStart(({ absoluteX }) => {
+          drag.current = dragFrom(now.current.value_C, absoluteX, performance.now());
+          setHeld(true);
+        })
+        .onUpdate(({ absoluteX }) => {
+          if (!drag.current) return;
+          const { least_C: least, most_C: most, scale: axis } = now.current;
+          const before = drag.current.value_C;
+          drag.current = dragTo(drag.current, absoluteX, performance.now(), axis.perPixel, least, most);
+          if (drag.current.value_C !== before) handlers.onMove(index, drag.current.value_C);
+        })
+        .onFinalize((_event, success) => endDrag.current(success));
+      const tap = Gesture.Tap()
+        .runOnJS(true)
+        .onEnd(() => handlers.onSelect(index));
+      return Gesture.Race(pan, tap);
+    },
+    [handlers, index],
+  );
 
   useEffect(() => {
     if (!held) return undefined;
@@ -102,7 +105,7 @@ function useBeadDrag(index: number, reach: Pick<BeadProps, 'value_C' | 'least_C'
       window.removeEventListener('pointerdown', cancel, true);
     };
   }, [held]);
-  return { gesture, held };
+  return { make, held };
 }
 
 /** Its temperature over the finger; past_px: how far it would stand out at the right. */
@@ -137,7 +140,7 @@ export const Bead = memo(function Bead({ index, y, live, right, value_C, least_C
     if (element) element.style.left = `${scale.x(target_C) - TARGET / 2}px`;
     writeWords(elementOf(label)?.firstElementChild, text(formatTemperature(target_C, unit)));
   });
-  const { gesture, held } = useBeadDrag(index, { value_C, least_C, most_C, scale }, handlers);
+  const { make, held } = useBeadDrag(index, { value_C, least_C, most_C, scale }, handlers);
   const stepBy = (degrees: number): void => {
     const target = celsiusFrom(Math.round(temperatureIn(value_C, unit)) + degrees, unit);
     handlers.onRelease(index, Math.min(Math.max(target, least_C), most_C));
@@ -156,7 +159,7 @@ export const Bead = memo(function Bead({ index, y, live, right, value_C, least_C
   const size = held || selected ? BEAD_PX + 6 : BEAD_PX;
   const shown = text(formatTemperature(value_C, unit));
   return (
-    <GestureDetector gesture={gesture} touchAction="pan-y" userSelect="none">
+    <Dragged make={make} onTap={() => handlers.onSelect(index)} touchAction="pan-y" userSelect="none">
       <View
         ref={root}
         {...keys}
@@ -192,6 +195,6 @@ export const Bead = memo(function Bead({ index, y, live, right, value_C, least_C
         />
         {held && <BeadLabel ref={label} shown={shown} past_px={x + LABEL_PX / 2 - right} />}
       </View>
-    </GestureDetector>
+    </Dragged>
   );
 });

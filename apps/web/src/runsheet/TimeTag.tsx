@@ -1,11 +1,11 @@
 /** The line across the curve at the time that is looked at, with its clock: dragged down the sheet, or stepped by keys. */
 import type { Series } from '@torvin/core/heat';
-import { useMemo, useRef } from 'react';
+import { useCallback, useRef } from 'react';
 import { View, type ViewProps } from 'react-native';
-import { Gesture, GestureDetector } from 'react-native-gesture-handler';
 import { useTold } from '@/outside/told';
 import { useTheme } from '@/theme/ThemeContext';
 import { TARGET } from '@/theme/theme';
+import { Dragged, type DraggedProps } from '@/ui/Dragged';
 import { Words } from '@/ui/Words';
 import { clockShort } from '@/ui/clock';
 import { sliderProps } from '@/ui/sliderProps';
@@ -39,8 +39,8 @@ export function TimeTag({ series, rows, start, timeline }: TimeTagProps) {
     const within = Math.min(Math.max(at, 0), total_s);
     line.set(keepsStill() ? nearest(jointTimes(shown), within) : within);
   });
-  const gesture = useMemo(
-    () =>
+  const make = useCallback<DraggedProps['make']>(
+    (Gesture) =>
       Gesture.Pan()
         .runOnJS(true)
         .onStart(() => {
@@ -66,7 +66,7 @@ export function TimeTag({ series, rows, start, timeline }: TimeTagProps) {
   return (
     <>
       <View style={{ position: 'absolute', left: 0, right: 0, top: y - 1, height: 2, backgroundColor: colours.touch, pointerEvents: 'none' }} />
-      <GestureDetector gesture={gesture} touchAction="none" userSelect="none">
+      <Dragged make={make} touchAction="none" userSelect="none">
         <View
           {...keys}
           {...sliderProps({
@@ -96,7 +96,7 @@ export function TimeTag({ series, rows, start, timeline }: TimeTagProps) {
             </Words>
           </View>
         </View>
-      </GestureDetector>
+      </Dragged>
     </>
   );
 }

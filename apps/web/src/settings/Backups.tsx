@@ -1,5 +1,5 @@
 /** All of the studio as one file: made each day and when asked, and restored. */
-import { type AnswerOf, type Backup, type Restored, api } from '@torvin/schema';
+import { type AnswerTo, type Backup, type Restored, asks } from '@torvin/schema';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { format } from 'date-fns/format';
 import { useState } from 'react';
@@ -27,19 +27,19 @@ const WHY: Record<Backup['why'], string> = { daily: 'daily', asked: BACKUPS.aske
 const holdsWords = ({ pieces, firings, pictures }: Backup['holds']): string =>
   [countWords(pieces, 'piece', 'pieces'), countWords(firings, 'firing', 'firings'), countWords(pictures, 'picture', 'pictures')].join(', ');
 
-const fileOf = ({ id }: Backup): string => api.restoreBackup.path.replace(':id/restore', `${encodeURIComponent(id)}/file`);
+const fileOf = ({ id }: Backup): string => asks.restoreBackup.path.replace(':id/restore', `${encodeURIComponent(id)}/file`);
 
 export function Backups() {
   const now = new Date(useNow());
   const client = useQueryClient();
   const { data } = useQuery({
     queryKey: keys.backups,
-    queryFn: ({ signal }) => call(api.backups, { signal }),
+    queryFn: ({ signal }) => call(asks.backups, { signal }),
     // The first of the day is made while the page is open.
     refetchInterval: ({ state }) => (state.data?.kept.length === 0 ? FIRST_COMES_MS : false),
   });
   const make = useMutation({
-    mutationFn: () => call(api.makeBackup, { body: {} }),
+    mutationFn: () => call(asks.makeBackup, { body: {} }),
     onSuccess: (made) => {
       void readAnew(client, keys.backups);
       downloadFrom(fileOf(made));
@@ -74,11 +74,12 @@ export function Backups() {
 
 type Source = Backup | File;
 
-const restoreFrom = (source: Source): Promise<Restored> => (source instanceof File ? sendBackup(source) : call(api.restoreBackup, { id: source.id, body: {} }));
+const restoreFrom = (source: Source): Promise<Restored> =>
+  source instanceof File ? sendBackup(source) : call(asks.restoreBackup, { id: source.id, body: {} });
 
 const dayOf = ({ madeAt }: Pick<Backup, 'madeAt'>): string => format(madeAt, 'EEE d MMM yyyy, HH:mm');
 
-function PutBack({ kept }: Pick<AnswerOf<typeof api.backups>, 'kept'>) {
+function PutBack({ kept }: Pick<AnswerTo<'backups'>, 'kept'>) {
   const client = useQueryClient();
   const [asking, setAsking] = useState<Source | null>(null);
   const [ending, setEnding] = useState<Backup | null>(null);
@@ -92,7 +93,7 @@ function PutBack({ kept }: Pick<AnswerOf<typeof api.backups>, 'kept'>) {
     onSettled: () => setAsking(null),
   });
   const remove = useMutation({
-    mutationFn: ({ id }: Backup) => call(api.deleteBackup, { id, body: {} }),
+    mutationFn: ({ id }: Backup) => call(asks.deleteBackup, { id, body: {} }),
     onSuccess: () => readAnew(client, keys.backups),
     onSettled: () => setEnding(null),
   });

@@ -1,5 +1,5 @@
 /** What goes with a report of a fault, to be looked through before it is handed on. */
-import { api } from '@torvin/schema';
+import { asks } from '@torvin/schema';
 import { useQuery } from '@tanstack/react-query';
 import { format } from 'date-fns/format';
 import { View } from 'react-native';
@@ -14,7 +14,7 @@ import { download } from '@/ui/download';
 import { DIAGNOSTICS_SCREEN, SETTINGS } from './words';
 
 export function DiagnosticsScreen() {
-  const { data, error } = useQuery({ queryKey: ['diagnostics'], queryFn: ({ signal }) => call(api.diagnostics, { signal }), staleTime: 0 });
+  const { data, error } = useQuery({ queryKey: ['diagnostics'], queryFn: ({ signal }) => call(asks.diagnostics, { signal }), staleTime: 0 });
   const entries = useEntries();
   const outbox = useOutbox();
   const here = {

@@ -1,5 +1,5 @@
 /** How a phone opens this studio, the passcode it is asked for, and which devices have been let in. */
-import { type AccessTold, PASSCODE_LETTERS, api, plainPasscode } from '@torvin/schema';
+import { type AccessTold, PASSCODE_LETTERS, asks, plainPasscode } from '@torvin/schema';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { createElement, useState } from 'react';
 import { View } from 'react-native';
@@ -18,7 +18,7 @@ import { OTHER_DEVICES } from './words';
 const QR_PX = 200;
 
 export function OtherDevices() {
-  const { data } = useQuery({ queryKey: keys.access, queryFn: ({ signal }) => call(api.access, { signal }) });
+  const { data } = useQuery({ queryKey: keys.access, queryFn: ({ signal }) => call(asks.access, { signal }) });
   if (!data) return null;
   const [first, ...others] = data.addresses;
   return (
@@ -75,7 +75,7 @@ function Passcode({ passcode, home, devices }: AccessTold) {
   const [old, setOld] = useState('');
   const asksOld = passcode && !home;
   const change = useMutation({
-    mutationFn: (next: string) => call(api.changePasscode, { body: { passcode: next, ...(asksOld ? { old } : {}) } }),
+    mutationFn: (next: string) => call(asks.changePasscode, { body: { passcode: next, ...(asksOld ? { old } : {}) } }),
     onSuccess(told) {
       client.setQueryData(keys.access, told);
       leave();
@@ -145,7 +145,7 @@ function Passcode({ passcode, home, devices }: AccessTold) {
 function Devices({ devices }: Pick<AccessTold, 'devices'>) {
   const client = useQueryClient();
   const end = useMutation({
-    mutationFn: (id: string) => call(api.endDevice, { id, body: {} }),
+    mutationFn: (id: string) => call(asks.endDevice, { id, body: {} }),
     onSuccess: (told) => client.setQueryData(keys.access, told),
   });
   const now = new Date(useNow());

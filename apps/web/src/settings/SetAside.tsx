@@ -1,5 +1,5 @@
 /** What was deleted long ago, and pictures that no firing names any more, stay until a person erases them; nothing is shown where there is nothing. */
-import { api } from '@torvin/schema';
+import { asks } from '@torvin/schema';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -16,9 +16,9 @@ export const megabytes = (bytes: number): string => SET_ASIDE.mb((bytes / 1e6).t
 
 export function SetAside() {
   const client = useQueryClient();
-  const { data } = useQuery({ queryKey: keys.aside, queryFn: ({ signal }) => call(api.aside, { signal }) });
+  const { data } = useQuery({ queryKey: keys.aside, queryFn: ({ signal }) => call(asks.aside, { signal }) });
   const erase = useMutation({
-    mutationFn: () => call(api.eraseAside, { body: {} }),
+    mutationFn: () => call(asks.eraseAside, { body: {} }),
     onSuccess: (left) => client.setQueryData(keys.aside, left),
   });
   const [asking, setAsking] = useState(false);

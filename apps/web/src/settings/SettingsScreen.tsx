@@ -1,5 +1,5 @@
 /** What holds for the whole studio, or for this device: a row for each, which opens where it stands. */
-import { api } from '@torvin/schema';
+import { asks } from '@torvin/schema';
 import { useQuery } from '@tanstack/react-query';
 import { useLocalSearchParams } from 'expo-router';
 import { View } from 'react-native';
@@ -79,7 +79,7 @@ export function SettingsScreen() {
 
 function BackupRow({ opened }: { opened: boolean }) {
   const now = new Date(useNow());
-  const { data } = useQuery({ queryKey: keys.backups, queryFn: ({ signal }) => call(api.backups, { signal }) });
+  const { data } = useQuery({ queryKey: keys.backups, queryFn: ({ signal }) => call(asks.backups, { signal }) });
   const last = data?.kept[0];
   return (
     <Fold

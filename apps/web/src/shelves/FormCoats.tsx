@@ -14,14 +14,11 @@ import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Notice } from '@/ui/Notice';
 import { Words } from '@/ui/Words';
+import { recoatHref } from '@/ui/hrefs';
 import { FormMakings } from './FormMakings';
 import { FormPieces } from './FormPieces';
 import { emptyFiring } from './emptyFiring';
 import { FORM_COATS } from './words';
-
-/** Where a coat is told of anew: on the same place, of the same release. */
-export const recoatHref = (formId: string, { zone = '', releaseId = '' }: { zone?: string; releaseId?: string } = {}) =>
-  `/shelves/coated/new?on=${formId}&of=${releaseId}&zone=${encodeURIComponent(zone)}` as const;
 
 export function FormCoats({ form, shelves }: { form: FormRecord; shelves: Shelves }) {
   const router = useRouter();

@@ -9,7 +9,8 @@ import { LinkRow } from '@/ui/LinkRow';
 import { Words } from '@/ui/Words';
 import { useNow } from '@/ui/useNow';
 import { useStanding } from './useStanding';
-import { fromWhen, FORM_MAKINGS } from './words';
+import { FORM_MAKINGS } from './words';
+import { fromWhen } from '@/ui/clock';
 
 const WAYS: Partial<Record<FormMaterialName, MakingWay>> = {
   ...{ plasterSilica: 'investment', earthenware: 'clay', stoneware: 'clay', fusedSilica: 'castable', alumina: 'castable' },

@@ -1,6 +1,6 @@
 /** What was fired in or on a form, side by side: each with its picture, how it came out and how it came off; and what has not been tried in it. */
 import { leftWords, weighedWords } from '@torvin/core/form';
-import { RECIPES } from '@torvin/core/look';
+import { LOOK_NAMES } from '@torvin/core/look';
 import { tallyWords } from '@torvin/core/release';
 import type { FiringRow, FormRecord, FormUse, Shelves } from '@torvin/schema';
 import { format } from 'date-fns/format';
@@ -82,7 +82,7 @@ function Tile({ row }: { row: FiringRow }) {
           {pieceName}
         </Words>
         <Words size="label" tone="muted">
-          {`${RECIPES[look].name}, ${format(firedAt, 'd MMM')}`}
+          {`${LOOK_NAMES[look]}, ${format(firedAt, 'd MMM')}`}
         </Words>
         <View style={{ flexDirection: 'row', alignItems: 'center', gap: space.hair }}>
           <ResultSign result={result} />

@@ -22,10 +22,11 @@ import { Notice } from '@/ui/Notice';
 import { DayTimeInput, FIELD_TIME, readFieldTime } from '@/ui/TimeInput';
 import { Words } from '@/ui/Words';
 import { useNow } from '@/ui/useNow';
-import { recoatHref } from './FormCoats';
+import { recoatHref } from '@/ui/hrefs';
 import { emptyFiring } from './emptyFiring';
 import { type MakingNow, useStanding } from './useStanding';
-import { fromWhen, MAKING_STORY } from './words';
+import { MAKING_STORY } from './words';
+import { fromWhen } from '@/ui/clock';
 import { WORDS } from '@/ui/said';
 
 const DAY_MS = 24 * 3600e3;

@@ -27,9 +27,6 @@ export function nameAmong(shelves: Shelves, kind: KindName, id: string, about: A
   return isAlone ? { name } : { name, note: kindOf(kind).about(record, about) };
 }
 
-/** 'from Sun 29 Nov, 14:30 on'; '' where nothing has to be waited for any more. */
-export const fromWhen = (from: number | null, now: number): string => (from === null || from <= now ? '' : `from ${format(from, 'EEE d MMM, HH:mm')} on`);
-
 /** Where its figures are from; '' where that is not asked for. */
 export const sourceOf = (record: ShelfRecord): string => ('source' in record ? record.source : '');
 

@@ -1,5 +1,5 @@
 /** What another device sees of a studio before it has given the passcode. */
-import { api } from '@torvin/schema';
+import { asks } from '@torvin/schema';
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -20,7 +20,7 @@ export function EnterPasscode() {
   const [passcode, setPasscode] = useState('');
   const [device, setDevice] = useState(usualName);
   const enter = useMutation({
-    mutationFn: () => call(api.enter, { body: { passcode, device: device.trim() || usualName() } }),
+    mutationFn: () => call(asks.enter, { body: { passcode, device: device.trim() || usualName() } }),
     onSuccess: letIn,
   });
   const waiting = useEntries().length;

@@ -1,7 +1,7 @@
 /** When something starts: a clock time that reads as all others here do, or the browser's own calendar field. */
 import { format } from 'date-fns/format';
 import { isValid } from 'date-fns/isValid';
-import { parse } from 'date-fns/parse';
+import { parseISO } from 'date-fns/parseISO';
 import { createElement, useId, useState } from 'react';
 import { View } from 'react-native';
 import { useTheme } from '@/theme/ThemeContext';
@@ -65,7 +65,7 @@ const HOUR_MS = 3600e3;
  * Of an hour that a clock showed twice the one nearer to near is meant: when it was before, or now.
  */
 export function readFieldTime(written: string, near = Date.now()): Date | undefined {
-  const time = parse(written, FIELD_TIME, new Date());
+  const time = parseISO(written);
   if (!isValid(time)) return undefined;
   const [first, ...others] = [0, -HOUR_MS, HOUR_MS].map((by) => new Date(time.getTime() + by)).filter((one) => format(one, FIELD_TIME) === written);
   return others.reduce<Date | undefined>((best, one) => (best && Math.abs(+best - near) <= Math.abs(+one - near) ? best : one), first);

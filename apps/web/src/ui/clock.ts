@@ -54,3 +54,6 @@ export function readClock(typed: string, on: Date): Date | null {
   const hours = half ? (written % 12) + (half.toLowerCase() === 'p' ? 12 : 0) : written;
   return hours > 23 ? null : set(on, { hours, minutes: Number(minute), seconds: 0, milliseconds: 0 });
 }
+
+/** 'from Sun 29 Nov, 14:30 on'; '' where nothing has to be waited for any more. */
+export const fromWhen = (from: number | null, now: number): string => (from === null || from <= now ? '' : `from ${format(from, 'EEE d MMM, HH:mm')} on`);

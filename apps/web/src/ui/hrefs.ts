@@ -5,3 +5,7 @@ export const runHref = (pieceId: string, stepId: string, page: 'run' | 'key-in' 
 /** Where a firing is planned: a new one at a place in the journey, or at its end; or one that is to be changed. */
 export const planHref = (pieceId: string, { step, place }: { step?: string; place?: number } = {}) =>
   `/pieces/${pieceId}/fire${step !== undefined ? `?step=${step}` : place !== undefined ? `?place=${place}` : ''}` as const;
+
+/** Where a coat is told of anew: on the same place, of the same release. */
+export const recoatHref = (formId: string, { zone = '', releaseId = '' }: { zone?: string; releaseId?: string } = {}) =>
+  `/shelves/coated/new?on=${formId}&of=${releaseId}&zone=${encodeURIComponent(zone)}` as const;

@@ -226,3 +226,8 @@ export const WORDS = {
   result: 'Result',
   search: 'Search',
 } as const;
+
+export const UNDO_BAR = {
+  undo: 'Undo',
+  redo: 'Redo',
+} as const;

@@ -1,6 +1,6 @@
 /** A firing case: body, set-up, kiln, look, school, limits, and what has been learnt. */
 import { PLANS } from '../form/surface';
-import { LOOKS } from '../look/recipes/all';
+import { LOOKS } from '../look/names';
 import type { Shaping } from '../look/shaping';
 import { SHAPINGS } from '../look/shapings/all';
 import { DEFAULT_SCHOOL, type FiringCase, type School } from '../schedule/firingCase';

@@ -6,7 +6,7 @@ import { verdictOf } from '../schedule/words';
 import { METRIC, otherUnits } from '../units/convert';
 import { viscosityOf } from '../glass/viscosity';
 import { efold } from '../flow/heatWork';
-import type { Look } from '../look/recipes/all';
+import type { Look } from '../look/names';
 import { type LookSeen, PRIOR, WITNESS_ERROR_K, correctionsOf, factorOf, learnCorrections, nextRung, workAsRead } from './corrections';
 
 const vft = viscosityOf(SOFT_90);

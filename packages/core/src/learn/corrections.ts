@@ -12,7 +12,7 @@
  * is taken to tell nothing, whatever it says: a lid that was lifted, a wrong piece looked at; so one odd result cannot carry the day.
  */
 import { efold } from '../flow/heatWork';
-import type { Look } from '../look/recipes/all';
+import type { Look } from '../look/names';
 import type { Vft } from '../glass/viscosity';
 
 /** What firings have taught of this kiln and studio. */

@@ -4,7 +4,8 @@
  */
 import { rimReach } from '../flow/spread';
 import { heightLeft } from '../flow/relief';
-import { type Look, RECIPES } from './recipes/all';
+import { RECIPES } from './recipes/all';
+import type { Look } from './names';
 import { TYPICAL_WORKS, widestPart } from './works';
 import type { Shaping } from './shaping';
 import { type BodyInput, bodyFigures, mainGlass } from '../body/body';

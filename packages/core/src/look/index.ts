@@ -1,7 +1,8 @@
 /** What of this room is used outside of the core. */
 export { type Flaw, FLAW_NAMES, FLAWS, flawWords } from './flaws';
 export { type Ghost, ghostOf, rimMovesIn } from './ghost';
-export { type Look, LOOKS, RECIPES } from './recipes/all';
+export { type Look, LOOK_NAMES, LOOKS } from './names';
+export { RECIPES } from './recipes/all';
 export { type OwnFigure, RECIPE_GROUPS, type RecipeGroup } from './recipe';
 export { aimedWork, neededWork } from './work';
 export { designDepth } from './unevenness';

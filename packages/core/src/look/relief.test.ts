@@ -1,7 +1,8 @@
 import { type BodyInput, bodyFigures } from '../body/body';
 import { heightLeft } from '../flow/relief';
 import { TYPICAL_FAMILIES } from '../glass/families';
-import { type Look, RECIPES } from './recipes/all';
+import { RECIPES } from './recipes/all';
+import type { Look } from './names';
 import { aimedWork, neededWork } from './work';
 import { TYPICAL_WORKS } from './works';
 

@@ -4,7 +4,8 @@
  * leaves an even or a levelled body as it is.
  */
 import { type BodyInput, bodyFigures } from '../body/body';
-import { type Look, RECIPES } from './recipes/all';
+import { RECIPES } from './recipes/all';
+import type { Look } from './names';
 import { unevenBy } from './unevenBy';
 
 export interface DesignDepth {

@@ -1,7 +1,8 @@
 /** The heat work of a kind of firing on a body, by its recipe. */
 import type { WorkRange } from '../flow/heatWork';
 import { type Outcome, found } from '../problem';
-import { type Look, RECIPES } from './recipes/all';
+import { RECIPES } from './recipes/all';
+import type { Look } from './names';
 import type { Shaping } from './shaping';
 import { type LookWorks, MOST_OVER_LEAST, type MaybeJoined } from './works';
 

@@ -5,17 +5,8 @@
 import type { Footprint } from '../body/footprint';
 import { RECIPES } from '../look/recipes/all';
 import { type Outcome, found, refused } from '../problem';
-import {
-  type JourneyStep,
-  LAYERS_AT_MOST,
-  type LaidLayer,
-  type LayStep,
-  PARTS_AT_MOST,
-  type PieceDocument,
-  type PlannedStep,
-  STEPS_AT_MOST,
-  type Took,
-} from './document';
+import { type JourneyStep, type LaidLayer, type LayStep, type PieceDocument, type PlannedStep, type Took } from './document';
+import { LAYERS_AT_MOST, PARTS_AT_MOST, STEPS_AT_MOST } from './atMost';
 import { LAYER_KINDS } from './layers/all';
 import { FIRST_LAID_ID, firingsOf, isLaying, laidLayers, layingOf } from './journey';
 import { type PlacedLayer, coverOfPlaced, isPlaced, settled } from './placed';

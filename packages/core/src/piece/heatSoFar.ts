@@ -1,7 +1,7 @@
 /** What its firings have done to the glass of a piece so far: haze, heat work, the stress that the last one left. */
 import { mainGlass } from '../body/body';
 import { logViscosity, temperatureAt, viscosityOf } from '../glass/viscosity';
-import type { Evaluation } from '../schedule/check';
+import type { Evaluation } from '../schedule/reading';
 import { formatDuration, formatStress, formatTemperature, text } from '../units/format';
 import type { Units } from '../units/convert';
 import type { Body } from '../schedule/firingCase';

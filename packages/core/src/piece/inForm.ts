@@ -2,7 +2,8 @@
 import { ofOwnMaterial } from '../form/materials';
 import { type Footprint, sidesOf } from '../body/footprint';
 import { type FormShape, type FormUse, alongOf, depthOf, insideOf, waterIn, wayOfSide } from '../form/shape';
-import { type Look, RECIPES } from '../look/recipes/all';
+import { RECIPES } from '../look/recipes/all';
+import type { Look } from '../look/names';
 import { narrowed } from '../flow/sag';
 import { openingOf } from '../form/surface';
 import { type Shaping, sideAcross } from '../look/shaping';

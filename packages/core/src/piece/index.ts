@@ -3,6 +3,7 @@ export { laidAsPut, putGlass, type PutAs, type ReckonedGlass, sheetsFor } from '
 export { asItStands, givesShape, heldAcross, heldForm, leavesShelf, serves, shapeOf, shapingIn, shapingOf, standsOut, CANNOT_BE } from './inForm';
 export { betweenThem, type FormNotes, formNotes, rescueIn, stuckOn, overShelf } from './formNotes';
 export { type PutBlank, putBlank } from './putBlank';
+export { LAYERS_AT_MOST, PARTS_AT_MOST, STEPS_AT_MOST } from './atMost';
 export {
   type BenchStep,
   type CutFace,
@@ -18,14 +19,11 @@ export {
   LAYER_FORMS,
   comesAs,
   type LayerForm,
-  LAYERS_AT_MOST,
   type LayStep,
-  PARTS_AT_MOST,
   type PieceDocument,
   type PlannedStep,
   STEP_KINDS,
   type StepKind,
-  STEPS_AT_MOST,
   type Took,
 } from './document';
 export { asJourney, type EarlierDocument, FIRST_LAID_ID, firingOf, firingsOf, isLaying, laidLayers, layingOf, placeOf, withStep } from './journey';

@@ -1,5 +1,6 @@
 /** Reads a piece's journey: which steps it has, what is laid in them, what comes before a step. */
-import { type LaidLayer, type LayStep, type JourneyStep, type PieceDocument, type PlannedStep, STEPS_AT_MOST } from './document';
+import { type LaidLayer, type LayStep, type JourneyStep, type PieceDocument, type PlannedStep } from './document';
+import { STEPS_AT_MOST } from './atMost';
 
 type Journey = Pick<PieceDocument, 'journey'>;
 

@@ -1,6 +1,7 @@
 /** What a piece's next firing most likely is, by what lies in it and how its firings came out, and how that can stand in the kiln. */
 import type { RecipeGroup } from '../look/recipe';
-import { type Look, RECIPES } from '../look/recipes/all';
+import { RECIPES } from '../look/recipes/all';
+import type { Look } from '../look/names';
 import { emptyItemOf, shapingDown } from '../look/shaping';
 import type { FormShape } from '../form/shape';
 import { EMPTY_SETUPS, type SetUpKind } from '../schedule/setups';

@@ -9,7 +9,8 @@ import { inForm } from './layers/all';
 import { asJourney, firingsOf, laidLayers } from './journey';
 import { touchingLayers } from './touching';
 import { undoes } from './undoes';
-import { LAYERS_AT_MOST, LAYER_FORMS, type LaidLayer, type PieceDocument, type PlannedStep } from './document';
+import { LAYER_FORMS, type LaidLayer, type PieceDocument, type PlannedStep } from './document';
+import { LAYERS_AT_MOST } from './atMost';
 
 const sheet = (id: string, glassId = 'clear', more: Partial<LaidLayer> = {}): LaidLayer =>
   ({ id, form: 'sheet', glassId, thickness_m: 0.003, ...more }) as LaidLayer;

@@ -1,6 +1,6 @@
 /** A firing as it is planned: how the piece stands in the kiln, and what it is fired for. */
 import type { FormShape } from '../form/shape';
-import type { Look } from '../look/recipes/all';
+import type { Look } from '../look/names';
 import type { Shaping } from '../look/shaping';
 import type { School } from '../schedule/firingCase';
 import type { SetUpKind, Wet } from '../schedule/setups';

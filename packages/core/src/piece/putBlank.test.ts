@@ -1,5 +1,6 @@
 import { valueOf } from '../problem';
-import { type JourneyStep, type LaidLayer, type PieceDocument, type PlannedStep, STEPS_AT_MOST } from './document';
+import { type JourneyStep, type LaidLayer, type PieceDocument, type PlannedStep } from './document';
+import { STEPS_AT_MOST } from './atMost';
 import { laidLayers } from './journey';
 import { type PutBlank, putBlank } from './putBlank';
 

@@ -1,7 +1,8 @@
 import { keyIn } from '../controller/keyIn';
 import { readBack } from '../controller/readBack';
 import { TYPICAL_CONTROLLERS } from '../controller/typical';
-import { brokenOf, evaluate } from '../schedule/check';
+import { evaluate } from '../schedule/check';
+import { brokenOf } from '../schedule/reading';
 import { compose } from '../schedule/compose';
 import { joinSegments } from '../schedule/edit';
 import { READING_OFF, PRACTICE_FIRING, SHORTEN, hideSlip, isShortened, lengthened, powerCut, seenAs, toEnter } from './practice';

@@ -11,7 +11,7 @@ import { TYPICAL_CONTROLLERS } from '../controller/typical';
 import { TYPICAL_FAMILIES } from '../glass/families';
 import type { PurposefulSegment, Segment } from '../kiln/segment';
 import { TYPICAL_KILN } from '../kiln/typical';
-import { type Evaluation, brokenOf, heatWorkBand } from '../schedule/check';
+import { type Evaluation, brokenOf, heatWorkBand } from '../schedule/reading';
 import { splitSegment } from '../schedule/edit';
 import { DEFAULT_SCHOOL, type FiringCase } from '../schedule/firingCase';
 import { DEFAULT_LIMITS } from '../schedule/limits';

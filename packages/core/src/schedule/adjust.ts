@@ -6,7 +6,8 @@ import { shearModulus } from '../glass/constants';
 import { fluidity } from '../glass/viscosity';
 import { RECIPES } from '../look/recipes/all';
 import { aimedWork } from '../look/work';
-import { type Evaluation, type Reading, marginOf, naturalCooling_C_per_h } from './check';
+import { naturalCooling_C_per_h } from './check';
+import { type Evaluation, type Reading, marginOf } from './reading';
 import type { ResolvedFiring } from './resolvedFiring';
 import {
   DROP_LEAVES_K,

@@ -3,7 +3,7 @@ import { BODIES, type Figures, figuresOf, movedFigures } from '../bodies.testCas
 import { temperatureIn } from '../units/convert';
 import { hottestSegment } from '../heat/regimes';
 import { naturalCooling } from '../kiln/kiln';
-import { brokenOf } from './check';
+import { brokenOf } from './reading';
 import { compose } from './compose';
 
 test('sixty bodies and more, no two of one name', () => {

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { SOFT_90, sheetsOf } from '../testCases';
 import { efold } from '../flow/heatWork';
 import { viscosityOf } from '../glass/viscosity';
-import type { Look } from '../look/recipes/all';
+import type { Look } from '../look/names';
 import type { Shaping } from '../look/shaping';
 import { aimedWork, neededWork } from '../look/work';
 import { valueOf } from '../problem';

@@ -10,7 +10,7 @@ import { bodyFigures, mainGlass } from '../body/body';
 import { sidesOf } from '../body/footprint';
 import { efold, type WorkRange } from '../flow/heatWork';
 import type { Vft } from '../glass/viscosity';
-import type { Look } from '../look/recipes/all';
+import type { Look } from '../look/names';
 import { type Shaping, isBending, shapingDown } from '../look/shaping';
 import { neededWork } from '../look/work';
 import { MOST_OVER_LEAST } from '../look/works';

@@ -2,8 +2,10 @@ import { sheetsOf } from '../testCases';
 import type { FiringCase } from './firingCase';
 import { METRIC, otherUnits } from '../units/convert';
 import { simulateFiring } from '../heat/simulate';
-import { type Evaluation, type Reading, brokenOf, evaluate } from './check';
-import { compose, tightest } from './compose';
+import { evaluate } from './check';
+import { type Evaluation, type Reading, brokenOf } from './reading';
+import { compose } from './compose';
+import { tightest } from './reading';
 import type { PurposefulSegment, Role } from '../kiln/segment';
 import { brokenSentence, readingPhrase, verdictOf, whyOf } from './words';
 

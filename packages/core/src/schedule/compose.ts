@@ -13,7 +13,8 @@ import { type Outcome, found, refused } from '../problem';
 import { METRIC, type TemperatureUnit, type Units } from '../units/convert';
 import { formatRate, formatTemperature, text } from '../units/format';
 import { adjusted } from './adjust';
-import { type Evaluation, type Reading, brokenOf, evaluate, marginOf } from './check';
+import { evaluate } from './check';
+import { type Evaluation, brokenOf } from './reading';
 import type { FiringCase, School } from './firingCase';
 import { NO_CORRECTIONS } from '../learn/corrections';
 import { closedForm, keyedIn } from './firstGuess';
@@ -211,10 +212,4 @@ function kilnCannot(firing: FiringCase, guess: readonly PurposefulSegment[], off
     'kiln.power_K_per_s',
     `At ${wanted} this kiln at full power climbs by ${text(formatRate(climb_C_per_h, unit))}, under the ${formatRate(LEAST_CLIMB_C_PER_H, unit).figure} it needs to get there; its power or its losses cannot be right.`,
   );
-}
-
-/** The reading that leaves a segment the least room: what limits it. */
-export function tightest(readings: readonly Reading[], segment: number): Reading | null {
-  const own = readings.filter((reading) => reading.segment === segment && !reading.note);
-  return own.length === 0 ? null : own.reduce((best, reading) => (marginOf(reading) < marginOf(best) ? reading : best));
 }

@@ -3,7 +3,8 @@ import { BODIES } from '../bodies.testCases';
 import { keyIn, segmentsKeyed } from '../controller/keyIn';
 import { impossibleController, keyedRate, profileOf } from '../controller/profile';
 import { TYPICAL_CONTROLLERS } from '../controller/typical';
-import { brokenOf, evaluate } from './check';
+import { evaluate } from './check';
+import { brokenOf } from './reading';
 import { compose } from './compose';
 import type { FiringCase } from './firingCase';
 

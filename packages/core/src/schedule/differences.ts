@@ -2,12 +2,13 @@
 import { RECIPES } from '../look/recipes/all';
 import type { TemperatureUnit, Units } from '../units/convert';
 import { type Figure, formatDifference, formatDuration, formatRate, formatStress, formatTemperature, text } from '../units/format';
-import { type Evaluation, type LimitName, heatWorkBand } from './check';
+import { type Evaluation, type LimitName, heatWorkBand } from './reading';
 import type { FiringCase } from './firingCase';
 import type { PurposefulSegment } from '../kiln/segment';
 import { emptyFiringOf } from './emptyFiring';
 import { paceOfEmpty } from './emptyFiringWords';
-import { ROLE_NAMES, ownFigures } from './words';
+import { ownFigures } from './words';
+import { ROLE_NAMES } from './roles';
 
 type Pair = [before: PurposefulSegment | null, after: PurposefulSegment | null];
 

@@ -2,13 +2,15 @@
 import { BODIES } from '../bodies.testCases';
 import { simulateFiring } from '../heat/simulate';
 import type { PurposefulSegment } from '../kiln/segment';
-import { LOOKS, RECIPES } from '../look/recipes/all';
+import { RECIPES } from '../look/recipes/all';
+import { LOOKS } from '../look/names';
 import { emptyItemOf } from '../look/shaping';
 import { STUDIO_KILN } from '../testCases';
 import { METRIC } from '../units/convert';
 import { coneBends } from '../emptyFiring/cones';
 import { EMPTY_ITEM_KINDS, type EmptyItem, emptyItemPace } from '../emptyFiring/emptyItems';
-import { brokenOf, evaluate } from './check';
+import { evaluate } from './check';
+import { brokenOf } from './reading';
 import { compose } from './compose';
 import { consequences, segmentDifferences } from './differences';
 import { equalWork } from './equalWork';

@@ -5,7 +5,7 @@ import { type LengthUnit, type TemperatureUnit, type Units, differenceIn } from 
 import { type Figure, formatDifference, formatDuration, formatLength, formatRate, formatTemperature, text } from '../units/format';
 import { CONE_RATE_C_PER_H, coneAt } from '../emptyFiring/cones';
 import { EMPTY_ITEM_MATERIALS, EMPTY_ITEM_NAMES, type EmptyItem } from '../emptyFiring/emptyItems';
-import type { Reading } from './check';
+import type { Reading } from './reading';
 
 interface Fired {
   item: EmptyItem;

@@ -8,7 +8,8 @@ import { fluidity } from '../glass/viscosity';
 import { hottestSegment } from '../heat/regimes';
 import { simulateFiring } from '../heat/simulate';
 import type { SimulationInput, SimulationResult } from '../heat/simulation';
-import { type Evaluation, evaluate } from './check';
+import { evaluate } from './check';
+import { type Evaluation } from './reading';
 import type { FiringCase } from './firingCase';
 import type { PurposefulSegment } from '../kiln/segment';
 

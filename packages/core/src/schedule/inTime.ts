@@ -14,7 +14,7 @@ import { type Ghost, ghostOf } from '../look/ghost';
 import { RECIPES } from '../look/recipes/all';
 import { spanned } from '../look/shaping';
 import { widestPart } from '../look/works';
-import type { Evaluation } from './check';
+import type { Evaluation } from './reading';
 import { type FiringCase, hasGlass } from './firingCase';
 import { hardestLid, resolved } from './resolved';
 

@@ -6,14 +6,16 @@ export { DEFAULT_SCHOOL, type FiringCase, glassOf, type School } from './firingC
 export { resolved, simulationOf } from './resolved';
 export { type Moments, momentsOf } from './moments';
 export { openingTemperature } from './opening';
-export { brokenOf, evaluate, type Evaluation, heatWorkBand, type LimitName, marginOf, type Reading } from './check';
-export { compose, estimatedTop_C, tightest } from './compose';
+export { evaluate } from './check';
+export { brokenOf, type Evaluation, heatWorkBand, type LimitName, marginOf, type Reading, tightest } from './reading';
+export { compose, estimatedTop_C } from './compose';
 export { settlesGrains } from './firstGuess';
 export { impossibleFiring } from './possible';
 export { emptyFiringOf } from './emptyFiring';
 export { paceOfEmpty } from './emptyFiringWords';
 export { slipDoes, slipSentence } from './slipWords';
-export { brokenSentence, heatWorkFigures, inDamSentence, ownFigures, readingPhrase, ROLE_NAMES, TERMS, verdictOf, whyOf } from './words';
+export { ROLE_NAMES } from './roles';
+export { brokenSentence, heatWorkFigures, inDamSentence, ownFigures, readingPhrase, TERMS, verdictOf, whyOf } from './words';
 export { glassAfter, type GlassAt, glassInTime, type GlassShape } from './inTime';
 export { reckoningOf } from './reckoning';
 export {

@@ -1,7 +1,8 @@
 import { evenSheets } from '../body/layers';
 import { SOFT_90, sheetsOf } from '../testCases';
 import { METRIC } from '../units/convert';
-import { brokenOf, evaluate } from './check';
+import { evaluate } from './check';
+import { brokenOf } from './reading';
 import { compose } from './compose';
 import type { FiringCase } from './firingCase';
 import { leastSoak } from './leastSoak';

@@ -1,9 +1,11 @@
 /** The landmarks: where the uncorrected engine must land for soft sheet 90 and for the other families. */
 import { SOFT_90, STUDIO_KILN, familyOfId, sheetsOf } from '../testCases';
 import type { KilnConstants } from '../kiln/kiln';
-import { LOOKS, type Look, RECIPES } from '../look/recipes/all';
+import { RECIPES } from '../look/recipes/all';
+import { LOOKS, type Look } from '../look/names';
 import type { Shaping } from '../look/shaping';
-import { brokenOf, evaluate, heatWorkBand } from './check';
+import { evaluate } from './check';
+import { brokenOf, heatWorkBand } from './reading';
 import { coatingRange } from '../flow/harm';
 import { type Composed, compose } from './compose';
 import { type FiringCase } from './firingCase';

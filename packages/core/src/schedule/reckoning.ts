@@ -15,7 +15,7 @@ import { RECIPES } from '../look/recipes/all';
 import { TYPICAL_WORKS } from '../look/works';
 import { METRES_PER_INCH, type Units, differenceIn, kelvinFrom } from '../units/convert';
 import { formatDifference, formatDuration, formatLength, formatRate, formatStock, formatStress, formatTemperature, text } from '../units/format';
-import { type Evaluation, type Reading, marginOf } from './check';
+import { type Evaluation, type Reading, marginOf } from './reading';
 import { INVESTMENT_PACE, INVESTMENT_WALL_M, SHELF_M } from './setups';
 import { SHELF_PAST_C, SHELF_REFERENCE_M } from './shelfPace';
 import type { FiringCase } from './firingCase';

@@ -8,10 +8,11 @@ import type { Controller } from '../controller/profile';
 import type { PurposefulSegment, Role } from '../kiln/segment';
 import type { Units } from '../units/convert';
 import { text } from '../units/format';
-import { type Evaluation, harmOf } from './check';
+import { harmOf } from './check';
+import { type Evaluation } from './reading';
 import { consequences } from './differences';
 import type { FiringCase } from './firingCase';
-import { ROLE_NAMES } from './words';
+import { ROLE_NAMES } from './roles';
 
 export interface Shortened {
   segments: PurposefulSegment[];

@@ -2,10 +2,10 @@
 import type { PanelRow } from '../controller/keyIn';
 import { type Controller, profileOf, shownHold } from '../controller/profile';
 import type { Slip, SlipKind } from '../controller/readBack';
-import type { Look } from '../look/recipes/all';
+import type { Look } from '../look/names';
 import type { Units } from '../units/convert';
 import { formatDuration, formatTemperature, text } from '../units/format';
-import { brokenOf, marginOf } from './check';
+import { brokenOf, marginOf } from './reading';
 import type { JudgedSlip } from './slips';
 import { brokenSentence } from './words';
 

@@ -5,7 +5,7 @@ import { TYPICAL_CONTROLLERS } from '../controller/typical';
 import { rememberingSimulator } from '../heat/joints';
 import { sheetsOf } from '../testCases';
 import { METRIC } from '../units/convert';
-import { brokenOf } from './check';
+import { brokenOf } from './reading';
 import { compose } from './compose';
 import { judgedSlips } from './slips';
 import { slipDoes, slipSentence } from './slipWords';

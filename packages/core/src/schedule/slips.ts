@@ -4,7 +4,8 @@ import type { Controller } from '../controller/profile';
 import { type Slip, readBack } from '../controller/readBack';
 import type { SimulationInput, SimulationResult } from '../heat/simulation';
 import type { Segment } from '../kiln/segment';
-import { type Evaluation, evaluate, harmOf } from './check';
+import { evaluate, harmOf } from './check';
+import { type Evaluation } from './reading';
 import type { FiringCase } from './firingCase';
 
 export interface JudgedSlip extends Slip {

@@ -1,6 +1,6 @@
 import { BODIES } from '../bodies.testCases';
 import { keyIn } from '../controller/keyIn';
-import { brokenOf } from './check';
+import { brokenOf } from './reading';
 import { compose } from './compose';
 import type { FiringCase } from './firingCase';
 import { stepped } from './stepped';

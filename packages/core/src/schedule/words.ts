@@ -8,11 +8,12 @@ import { bodyFigures, isSlab } from '../body/body';
 import { designDepth } from '../look/unevenness';
 import { coatingFindings } from '../fit/coating';
 import { rimToSpare } from '../flow/sag';
-import { type Look, RECIPES } from '../look/recipes/all';
+import { RECIPES } from '../look/recipes/all';
+import type { Look } from '../look/names';
 import { cavityOf } from '../look/shaping';
 import { type LengthUnit, type TemperatureUnit, type Units, differenceIn } from '../units/convert';
 import { formatDifference, formatDuration, formatLength, formatRate, formatStock, formatStress, formatTemperature, text } from '../units/format';
-import type { Evaluation, HeatWorkBand, Reading } from './check';
+import type { Evaluation, HeatWorkBand, Reading } from './reading';
 import type { FiringCase } from './firingCase';
 import { asGlass } from './bounds';
 import type { WorkDone } from './seenWork';
@@ -23,22 +24,8 @@ import { impossibleFiring, shapeNotes } from './possible';
 import { emptyFiringOf } from './emptyFiring';
 import { brokenEmpty, hurriedEmpty, conePhrase, emptyFigure, heldPhrase, sentencesOfEmpty, whyOfEmpty } from './emptyFiringWords';
 import { hottestSegment } from '../heat/regimes';
-import type { PurposefulSegment, Role, Segment } from '../kiln/segment';
+import type { PurposefulSegment, Segment } from '../kiln/segment';
 import type { OwnFigure } from '../look/recipe';
-
-export const ROLE_NAMES: Record<Role, string> = {
-  dry: 'Dry',
-  burnOff: 'Burn off',
-  warmUp: 'Warm up',
-  climb: 'Climb',
-  squeeze: 'Squeeze',
-  settle: 'Settle',
-  work: 'Work',
-  drop: 'Drop and soak',
-  firstCool: 'First cool',
-  secondCool: 'Then',
-  lastCool: 'Last',
-};
 
 /** Words that not everybody uses, each in a sentence; by the name that a figure stands under. */
 export const TERMS: Readonly<Record<string, string>> = {

@@ -1,5 +1,6 @@
 import { BODIES } from '../bodies.testCases';
-import { brokenOf, evaluate } from './check';
+import { evaluate } from './check';
+import { brokenOf } from './reading';
 import { compose } from './compose';
 import { type PaperAs, closedAfter, rowsWritten, segmentsWritten, unitDoubt, withRoles, writtenRows } from './written';
 

@@ -28,6 +28,7 @@ import { materials } from './materials';
 import { makings } from './makings';
 import { NAME, SOURCE, asOptions, difference, lag, length, mass, plain, rate, temperature } from './fields';
 import { type About, type Kind, kind } from './kind';
+import { KIND_NAMES, type KindName } from './names';
 
 const STRESS = 'Every figure of stress is an estimate: crossed polarisers show what is really there.';
 
@@ -39,10 +40,7 @@ const ROOM = { optional: true, hint: 'left empty, it is not judged' } as const;
 const { id: _typical, name: _name, source: _source, ...TYPICAL_GLASS } = TYPICAL_FAMILIES[0];
 
 const families = kind({
-  path: 'families',
-  one: 'glass family',
-  many: 'glass families',
-  short: 'Families',
+  ...KIND_NAMES.families,
   caution: STRESS,
   schema: FamilySchema,
   change: FamilyChangeSchema,
@@ -77,10 +75,7 @@ const families = kind({
 const FIRST_FORMS = ['sheet', 'cap', 'pieces'] as const;
 
 const glasses = kind({
-  path: 'glasses',
-  one: 'glass',
-  many: 'glasses',
-  short: 'Glass',
+  ...KIND_NAMES.glasses,
   caution: STRESS,
   schema: GlassSchema,
   fields: [
@@ -114,7 +109,6 @@ const glasses = kind({
   }),
   about: ({ familyId, contents, coated, coldColour }, { nameOf }) =>
     [nameOf('families', familyId), ...contents, ...(coated ? ['coated'] : []), ...(coldColour ? ['strikes'] : [])].join(', '),
-  inPieces: 'glassId',
   names: ({ familyId }) => [{ kind: 'families', id: familyId, path: 'familyId' }],
 });
 
@@ -131,10 +125,7 @@ export function madeSize({ form, footprint, length_m, thickness_m, count }: Made
 }
 
 const made = kind({
-  path: 'made',
-  one: 'made glass',
-  many: 'made glasses',
-  short: 'Made here',
+  ...KIND_NAMES.made,
   caution: STRESS,
   schema: MadeSchema,
   fromPieces: true,
@@ -173,15 +164,11 @@ const made = kind({
     { title: 'from', told: ({ from }) => from?.name ?? '' },
   ],
   searched: ({ note, stripes }) => `${note} ${stripes.map(({ glassId }) => glassId).join(' ')}`,
-  inPieces: 'glassId',
   names: ({ stripes }) => stripes.map(({ glassId }, i) => ({ kind: 'glasses', id: glassId, path: `stripes.${i}.glassId` })),
-  newest: ({ madeAt }) => madeAt,
 });
 
 const kilns = kind({
-  path: 'kilns',
-  one: 'kiln',
-  many: 'kilns',
+  ...KIND_NAMES.kilns,
   caution: WIRING,
   schema: KilnSchema,
   change: KilnChangeSchema,
@@ -213,7 +200,6 @@ const kilns = kind({
   ],
   begins: () => ({ ...TYPICAL_KILN }),
   about: ({ top_C }, { units }) => `to ${text(formatTemperature(top_C, units.temperature))}`,
-  inPieces: 'kilnId',
 });
 
 export const RELEASE_NAMES: Record<ReleaseKind, string> = {
@@ -226,9 +212,7 @@ export const RELEASE_NAMES: Record<ReleaseKind, string> = {
 };
 
 const releases = kind({
-  path: 'releases',
-  one: 'release',
-  many: 'releases',
+  ...KIND_NAMES.releases,
   caution: 'Primer, fibre and nitride are dust or mist before they are anything else: respirator, no sweeping dry, air the room while binders burn off.',
   schema: ReleaseSchema,
   change: ReleaseChangeSchema,
@@ -265,13 +249,10 @@ const releases = kind({
   },
   searched: ({ note }) => note,
   past: ({ openedAt }) => (openedAt === undefined ? [] : [{ at: openedAt, path: 'openedAt' }]),
-  inPieces: 'releaseId',
 });
 
 const stripTests = kind({
-  path: 'strip-tests',
-  one: 'strip test',
-  many: 'strip tests',
+  ...KIND_NAMES.stripTests,
   caution: 'Fuse a strip of one on a strip of the other and cool it well. Look at it between crossed polarisers: that counts more than any number.',
   schema: StripTestSchema,
   change: StripTestChangeSchema,
@@ -289,16 +270,13 @@ const stripTests = kind({
     { kind: 'glasses', id: glassA, path: 'glassA' },
     { kind: 'glasses', id: glassB, path: 'glassB' },
   ],
-  newest: ({ testedAt }) => testedAt,
   archives: false,
 });
 
 const BY_NAMES: Record<CoatedBy, string> = { brush: 'Brush', spray: 'Spray', hand: 'Hand, as a sheet' };
 
 const coated = kind({
-  path: 'coats',
-  one: 'coat',
-  many: 'coats',
+  ...KIND_NAMES.coated,
   caution:
     'Primer and nitride are dust or mist before they are anything else: respirator, air the room, wipe wet. Dry a coat before glass lies on it: damp spits.',
   schema: CoatedSchema,
@@ -328,44 +306,17 @@ const coated = kind({
     { kind: 'forms', id: formId, path: 'formId' },
     { kind: 'releases', id: releaseId, path: 'releaseId' },
   ],
-  newest: ({ coatedAt }) => coatedAt,
   past: ({ coatedAt }) => [{ at: coatedAt, path: 'coatedAt' }],
   archives: false,
 });
 
-/** In the order in which they name one another: what a record names stands before it. */
-export const KINDS = { families, glasses, made, kilns, controllers, stripTests, releases, materials, forms, coated, makings };
+export const KINDS = { families, glasses, made, kilns, controllers, stripTests, releases, materials, forms, coated, makings } satisfies Record<
+  KindName,
+  unknown
+>;
 
-export type KindName = keyof typeof KINDS;
-export const KIND_LIST = Object.keys(KINDS) as KindName[];
 export type RecordOf<K extends KindName> = z.output<(typeof KINDS)[K]['schema']>;
 export type AnyRecord = { [K in KindName]: RecordOf<K> }[KindName];
-
-/** Those that have a page of their own on the shelves, in the order in which they stand there. */
-export const SHELF_KINDS = [
-  'glasses',
-  'made',
-  'families',
-  'stripTests',
-  'forms',
-  'materials',
-  'kilns',
-  'controllers',
-  'releases',
-  'coated',
-  'makings',
-] as const satisfies readonly KindName[];
-export type ShelfKind = (typeof SHELF_KINDS)[number];
-
-export const isKind = (name: string): name is KindName => name in KINDS;
-
-const byName = (a: AnyRecord, b: AnyRecord): number => ('name' in a && 'name' in b ? a.name.localeCompare(b.name) : 0);
-
-/** Newest first where a kind has a time, else by name. */
-export function inOrder(kind: KindName, list: readonly AnyRecord[]): AnyRecord[] {
-  const { newest } = kindOf(kind);
-  return list.toSorted(newest ? (a, b) => newest(b) - newest(a) : byName);
-}
 
 /** What a record is called: its name, or what it is about. */
 export const titleOf = (kind: KindName, record: AnyRecord, about: About): string =>
@@ -383,9 +334,6 @@ export function beginRecord<K extends KindName>(kind: K, id: string, only: (kind
   const unwritten = fields.filter((field) => field.as === 'words' && !field.folded).map(({ key }) => [key, '']);
   return { ...Object.fromEntries(unwritten), ...Object.fromEntries(usual), id, version: 0 } as RecordOf<K>;
 }
-
-/** The pictures that a record names, of whatever kind it is. */
-export const photosOf = (record: AnyRecord): readonly string[] => ('photos' in record ? (record.photos ?? []) : []);
 
 /** As one kind among others: what it holds is known by its schema alone. */
 // Each kind's own functions take its own records, so that a kind of any record is no supertype of them.

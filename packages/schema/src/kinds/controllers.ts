@@ -3,6 +3,7 @@ import { AFTER_CUTS, HOLD_KINDS, KEY_ORDERS, PROGRAM_ENDS, RATE_KINDS, profileOf
 import { ControllerChangeSchema, ControllerSchema } from '../records';
 import { type Field, NAME, SOURCE, asOptions, difference, plain, rate, temperature } from './fields';
 import { kind } from './kind';
+import { KIND_NAMES } from './names';
 
 export const WIRING = 'A kiln’s wiring, earthing, clearances and ventilation are for licensed people under local codes; nothing here replaces them.';
 
@@ -32,9 +33,7 @@ const inWordsOf = (key: string, label: string, usual: string): Field => ({
 });
 
 export const controllers = kind({
-  path: 'controllers',
-  one: 'controller',
-  many: 'controllers',
+  ...KIND_NAMES.controllers,
   caution: WIRING,
   schema: ControllerSchema,
   change: ControllerChangeSchema,
@@ -111,5 +110,4 @@ export const controllers = kind({
   ],
   begins: () => ({ unit: 'C' as const, fullSpeedCode: 4000, mostSegments: 8 }),
   about: (controller) => profileWords(controller),
-  inPieces: 'controllerId',
 });

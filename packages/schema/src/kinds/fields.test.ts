@@ -1,10 +1,12 @@
 import { TYPICAL_FAMILIES } from '@torvin/core/glass';
 import { METRIC, temperatureIn } from '@torvin/core/units';
-import { type AnyRecord, KINDS, KIND_LIST, type KindName, beginRecord, kindOf, titleOf } from './all';
+import { type AnyRecord, KINDS, beginRecord, kindOf, titleOf } from './all';
+import { KIND_LIST, type KindName } from './names';
 import { type Entry, entryOfRecord, labelOf, readEntry } from './fields';
 import type { Stored } from './stored';
 import type { PieceDoc } from '../pieces';
-import { namedAnew, namedInDoc, renameInDoc } from './rename';
+import { namedAnew, renameInDoc } from './rename';
+import { namedInDoc } from './named';
 
 const INCHES = { temperature: 'F', length: 'in', mass: 'oz' } as const;
 const named = { id: 'one', name: 'One', source: 'test', version: 1 };

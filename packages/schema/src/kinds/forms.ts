@@ -4,6 +4,7 @@ import { formatLength, text } from '@torvin/core/units';
 import { FormChangeSchema, FormSchema, LETTERINGS, RELIEFS } from '../records';
 import { type Entry, type Field, NAME, SOURCE, asOptions, length, mass, plain, rate, temperature, water } from './fields';
 import { kind } from './kind';
+import { KIND_NAMES } from './names';
 
 export const FORM_USE_NAMES: Record<FormUse, string> = {
   hollow: 'Mould to sink into',
@@ -160,10 +161,7 @@ const fields: Field[] = [
 ];
 
 export const forms = kind({
-  path: 'forms',
-  one: 'mould or former',
-  many: 'moulds and formers',
-  short: 'Moulds',
+  ...KIND_NAMES.forms,
   caution:
     'Dust of plaster, silica, clay and fibre harms the lungs for good: respirator, wet wiping, no dry sweeping or sanding. A steel edge cuts, and scale flies off hot: glasses and gloves.',
   schema: FormSchema,

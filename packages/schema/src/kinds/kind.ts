@@ -5,6 +5,7 @@
 import type { Units } from '@torvin/core/units';
 import type { z } from 'zod';
 import type { Field } from './fields';
+import type { KindNames } from './names';
 import type { Stored } from './stored';
 
 /** Another record that one names. */
@@ -24,13 +25,7 @@ export interface About {
 }
 
 /** In: what a request may say, where some of it may be left out. */
-export interface Kind<T extends Stored = Stored, In = unknown> {
-  /** In addresses. */
-  path: string;
-  one: string;
-  many: string;
-  /** On the switch between shelves, where many is too long for it. */
-  short?: string;
+export interface Kind<T extends Stored = Stored, In = unknown> extends KindNames {
   /** What to take care of where one works by such a record. */
   caution?: string;
   schema: z.ZodType<T, In>;
@@ -48,12 +43,8 @@ export interface Kind<T extends Stored = Stored, In = unknown> {
   columns?: readonly { title: string; told(record: T, about: About): string }[];
   /** What a search looks at besides the row. */
   searched?(record: T): string;
-  /** Where a piece's document names records of this kind. */
-  inPieces?: 'glassId' | 'kilnId' | 'controllerId' | 'releaseId';
   /** Records that one of this kind names. */
   names(record: T): Reference[];
-  /** Newest first, by this; by name where it is left out. */
-  newest?(record: T): number;
   /** Times of one that cannot be still to come; at: where each is written. */
   past?(record: T): { at: number; path: string }[];
   /** It comes out of a piece, and is begun nowhere else. */

@@ -3,6 +3,7 @@ import { FLEXIBLES, FLEXIBLE_NAMES, MAKING_NAMES, MAKING_WAYS, MODELS, MODEL_NAM
 import { MakingChangeSchema, MakingSchema } from '../records';
 import { type Entry, asOptions, length, plain } from './fields';
 import { kind } from './kind';
+import { KIND_NAMES } from './names';
 
 const invests = ({ way }: Entry): boolean => way === 'investment';
 const SHARE = { folded: 'mix', when: invests } as const;
@@ -11,10 +12,7 @@ const hasWax = (entry: Entry): boolean => invests(entry) && (entry.model === 'wa
 const mixes = ({ way }: Entry): boolean => way !== 'metal';
 
 export const makings = kind({
-  path: 'makings',
-  one: 'mould in the making',
-  many: 'moulds in the making',
-  short: 'In the making',
+  ...KIND_NAMES.makings,
   caution:
     'Dust of plaster, silica and clay harms the lungs for good: respirator, powder into water, wipe wet. Setting plaster burns skin; steam and molten wax scald. The makers’ sheets stand above all that is typical here.',
   schema: MakingSchema,
@@ -66,7 +64,6 @@ export const makings = kind({
   ],
   searched: ({ note }) => note,
   names: ({ formId }) => [{ kind: 'forms', id: formId, path: 'formId' }],
-  newest: ({ begunAt }) => begunAt,
   past: ({ told }) => told.map(({ at }, i) => ({ at, path: `told.${i}.at` })),
   archives: false,
 });

@@ -4,14 +4,12 @@ import { formatTemperature, text } from '@torvin/core/units';
 import { MaterialChangeSchema, MaterialSchema } from '../records';
 import { NAME, SOURCE, asOptions, plain, rate, temperature } from './fields';
 import { kind } from './kind';
+import { KIND_NAMES } from './names';
 
 const LIKE = { optional: true, hint: 'left empty, as what it is most like' } as const;
 
 export const materials = kind({
-  path: 'materials',
-  one: 'material of your own',
-  many: 'materials of your own',
-  short: 'Materials',
+  ...KIND_NAMES.materials,
   caution:
     'Dust of plaster, silica, clay and fibre harms the lungs for good: respirator, wet wiping, no dry sweeping or sanding. Go by the maker’s safety sheet.',
   schema: MaterialSchema,

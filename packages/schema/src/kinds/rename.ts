@@ -5,38 +5,13 @@
 import type { JourneyStep } from '@torvin/core/piece';
 import type { Snapshot } from '../documents';
 import type { PieceDoc } from '../pieces';
-import { KINDS, KIND_LIST, type KindName, kindOf } from './all';
-
-/** What a piece names: a glass is a bought or a made one, so that each name can be of one of several kinds. */
-export interface NamedInDoc {
-  id: string;
-  path: string;
-  kinds: readonly KindName[];
-}
-
-const KEYS = [...new Set(KIND_LIST.flatMap((kind) => kindOf(kind).inPieces ?? []))].map((key) => ({
-  key,
-  kinds: KIND_LIST.filter((kind) => kindOf(kind).inPieces === key),
-}));
-
-/** A part may name none. */
-export function namedInDoc(doc: PieceDoc): NamedInDoc[] {
-  const named = (part: object, path: string): NamedInDoc[] =>
-    KEYS.flatMap(({ key, kinds }) => {
-      const id = (part as Record<string, unknown>)[key];
-      return typeof id === 'string' ? [{ id, path: `${path}.${key}`, kinds }] : [];
-    });
-  return doc.journey.flatMap((step, i) => [
-    ...named(step, `journey.${i}`),
-    ...(step.kind === 'lay' ? step.layers.flatMap((layer, k) => named(layer, `journey.${i}.layers.${k}`)) : []),
-  ]);
-}
+import { KIND_NAMES, type KindName } from './names';
 
 /** New ids by kind and old id. */
 export type Renames = Partial<Record<KindName, Record<string, string>>>;
 
 export function freeId(id: string, kind: KindName, taken: (id: string) => boolean): string {
-  const stem = `${id}-${KINDS[kind].one.replaceAll(' ', '-')}`;
+  const stem = `${id}-${KIND_NAMES[kind].one.replaceAll(' ', '-')}`;
   for (let i = 1; ; i += 1) {
     const free = i === 1 ? stem : `${stem}-${i}`;
     if (!taken(free)) return free;

@@ -1,6 +1,7 @@
 /** All records together, as the pages and the engine's cases are made from them. */
 import { z } from 'zod';
-import { KINDS, KIND_LIST, type KindName } from './all';
+import { KINDS } from './all';
+import type { KindName } from './names';
 
 export const ShelvesSchema = z
   .object({
@@ -12,6 +13,3 @@ export const ShelvesSchema = z
   })
   .meta({ id: 'Shelves' });
 export type Shelves = z.infer<typeof ShelvesSchema>;
-
-/** Before anything stands on them. */
-export const EMPTY_SHELVES: Shelves = ShelvesSchema.parse({ ...Object.fromEntries(KIND_LIST.map((name) => [name, []])), archived: [] });

@@ -1,5 +1,1 @@
-import { DiagnosticsScreen } from '@/settings/DiagnosticsScreen';
-
-export default function DiagnosticsPage() {
-  return <DiagnosticsScreen />;
-}
+export { DiagnosticsScreen as default } from '@/workbench';

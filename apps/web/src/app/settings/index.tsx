@@ -1,5 +1,1 @@
-import { SettingsScreen } from '@/settings/SettingsScreen';
-
-export default function SettingsPage() {
-  return <SettingsScreen />;
-}
+export { SettingsScreen as default } from '@/workbench';

@@ -1,5 +1,1 @@
-import { ShelvesScreen } from '@/shelves/ShelvesScreen';
-
-export default function ShelvesPage() {
-  return <ShelvesScreen />;
-}
+export { ShelvesScreen as default } from '@/workbench';

@@ -1,5 +1,6 @@
 import { ProblemError } from '../../problem';
-import { brokenOf, evaluate } from '../../schedule/check';
+import { evaluate } from '../../schedule/check';
+import { brokenOf } from '../../schedule/reading';
 import type { FiringCase } from '../../schedule/firingCase';
 import { impossibleFiring } from '../../schedule/possible';
 import type { Segment } from '../../kiln/segment';

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { GlassInputSchema } from '../../contract/glass';
 import { count, figure, oneOf, quantity } from '../../contract/quantity';
 import { HOW_FAR } from '../../learn/corrections';
-import { LOOKS } from '../../look/recipes/all';
+import { LOOKS } from '../../look/names';
 import { GLASS } from '../samples';
 
 export const summary = 'Offset and work factor from looks reached or missed';

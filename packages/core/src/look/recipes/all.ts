@@ -1,4 +1,5 @@
 /** Every kind of firing by its name. compose and check read all they know of one from its recipe; nothing else tells them apart. */
+import type { Look } from '../names';
 import type { Recipe } from '../recipe';
 import { anneal } from './anneal';
 import { bisque } from './bisque';
@@ -27,7 +28,7 @@ import { strips } from './strips';
 import { tack } from './tack';
 import { wafer } from './wafer';
 
-/** In the order of rising heat, group by group. */
+/** As LOOK_NAMES has them. */
 const recipes = {
   ...{ stick, firePolish, tack, contour, fullFuse, rush },
   ...{ wafer, lace, heap },
@@ -35,8 +36,6 @@ const recipes = {
   ...{ openCast, coreCast, reservoirCast },
   ...{ slump, drape, loosen, anneal },
   ...{ dryShelf, dryMould, burnOut, bisque },
-} satisfies Record<string, Recipe>;
+} satisfies Record<Look, Recipe>;
 
-export type Look = keyof typeof recipes;
-export const LOOKS = Object.keys(recipes) as [Look, ...Look[]];
 export const RECIPES: Readonly<Record<Look, Recipe>> = recipes;

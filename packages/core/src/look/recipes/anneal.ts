@@ -1,6 +1,7 @@
 import { mainGlass } from '../../body/body';
 import { found } from '../../problem';
 import { CRACKS_ALONE } from '../flaws';
+import { LOOK_NAMES } from '../names';
 import type { Recipe } from '../recipe';
 import { MOST_OVER_LEAST } from '../works';
 import { relaxed, workToRelax } from './relaxing';
@@ -9,7 +10,7 @@ import { relaxed, workToRelax } from './relaxing';
 const LEAST_TIMES = 5;
 
 export const anneal: Recipe = {
-  name: 'Second anneal',
+  name: LOOK_NAMES.anneal,
   group: 'stuck',
   reaches: 'stress that stayed in it relaxes, and its own cool leaves less',
   spares: 'shape, edges and surface stay as they are',

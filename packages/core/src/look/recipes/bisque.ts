@@ -1,3 +1,4 @@
+import { LOOK_NAMES } from '../names';
 import type { Recipe } from '../recipe';
 import { UNDER_THE_BOIL, EMPTY_FIRING } from './emptyFiring';
 
@@ -5,7 +6,7 @@ const USUAL_WALL_M = 0.01;
 
 export const bisque: Recipe = {
   ...EMPTY_FIRING,
-  name: 'Bisque of a clay mould',
+  name: LOOK_NAMES.bisque,
   reaches: 'raw clay becomes a mould, hard and open',
   empty: {
     of: ['clay'],

@@ -1,3 +1,4 @@
+import { LOOK_NAMES } from '../names';
 import type { Recipe } from '../recipe';
 import { UNDER_THE_BOIL, EMPTY_FIRING } from './emptyFiring';
 
@@ -8,7 +9,7 @@ const USUAL_WALL_M = 0.025;
 
 export const burnOut: Recipe = {
   ...EMPTY_FIRING,
-  name: 'Burning out',
+  name: LOOK_NAMES.burnOut,
   reaches: 'binder, paper or the rest of the wax burns away',
   empty: {
     of: ['plaster', 'castable', 'fibre', 'fired'],

@@ -1,10 +1,11 @@
 import { found } from '../../problem';
 import { FUSE_FLAWS } from '../flaws';
+import { LOOK_NAMES } from '../names';
 import type { Recipe } from '../recipe';
 import { byRelief, times } from '../works';
 
 export const contour: Recipe = {
-  name: 'Contour fuse',
+  name: LOOK_NAMES.contour,
   group: 'flat',
   reaches: 'edges round, parts sink half in',
   spares: 'half of the relief stays',

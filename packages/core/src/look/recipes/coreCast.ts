@@ -1,9 +1,10 @@
+import { LOOK_NAMES } from '../names';
 import type { Recipe } from '../recipe';
 import { CAST, CAST_CARE, castWork } from './cast';
 
 export const coreCast: Recipe = {
   ...CAST,
-  name: 'Hollow casting',
+  name: LOOK_NAMES.coreCast,
   reaches: 'glass fills the gap between a mould and its core',
   spares: 'the core stays where it stands',
   asks: { kind: 'core', what: 'the thickest and the thinnest section between mould and core, the wall and the core' },

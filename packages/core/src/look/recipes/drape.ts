@@ -2,11 +2,12 @@ import { bodyFigures, mainGlass } from '../../body/body';
 import { deepestDrape, workToDrape } from '../../flow/sag';
 import { refused } from '../../problem';
 import { DRAPE_FLAWS } from '../flaws';
+import { LOOK_NAMES } from '../names';
 import type { Recipe } from '../recipe';
 import { bentWork, leftToGo, shapingAim } from './bent';
 
 export const drape: Recipe = {
-  name: 'Drape',
+  name: LOOK_NAMES.drape,
   group: 'shaped',
   reaches: 'bends down over the former',
   spares: 'edges and surface stay as they are',

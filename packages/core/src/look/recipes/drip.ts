@@ -1,9 +1,10 @@
+import { LOOK_NAMES } from '../names';
 import type { Recipe } from '../recipe';
 import { DRAINED, drainWork } from './drained';
 
 export const drip: Recipe = {
   ...DRAINED,
-  name: 'Screen melt',
+  name: LOOK_NAMES.drip,
   reaches: 'glass drips through a grid and runs together below',
   spares: 'it does not pull the grid through, colours swirl but do not muddy',
   hold_s: { cooler: 10800, hotter: 5400, least: 3600, most: 28800 },

@@ -1,5 +1,6 @@
 import { EMPTY_ITEM_MATERIALS, type EmptyItem } from '../../emptyFiring/emptyItems';
 import { STEAM } from '../drawn';
+import { LOOK_NAMES } from '../names';
 import type { Recipe } from '../recipe';
 import { UNDER_THE_BOIL, EMPTY_FIRING } from './emptyFiring';
 
@@ -8,7 +9,7 @@ const bySquare = ({ of, wall_m }: EmptyItem, for_s: number): number => for_s * (
 
 export const dryMould: Recipe = {
   ...EMPTY_FIRING,
-  name: 'Drying of an empty mould',
+  name: LOOK_NAMES.dryMould,
   reaches: 'its water leaves, first what is free, then what is bound',
   empty: {
     of: ['plaster', 'castable', 'fired'],

@@ -1,10 +1,11 @@
 import { STEAM } from '../drawn';
+import { LOOK_NAMES } from '../names';
 import type { Recipe } from '../recipe';
 import { UNDER_THE_BOIL, EMPTY_FIRING } from './emptyFiring';
 
 export const dryShelf: Recipe = {
   ...EMPTY_FIRING,
-  name: 'Drying of a shelf',
+  name: LOOK_NAMES.dryShelf,
   reaches: 'fresh primer dries and lets go of its last water',
   empty: {
     of: ['shelf'],

@@ -1,10 +1,11 @@
 import { found } from '../../problem';
 import { POLISH_FLAWS } from '../flaws';
+import { LOOK_NAMES } from '../names';
 import type { Recipe } from '../recipe';
 import { byTension, times } from '../works';
 
 export const firePolish: Recipe = {
-  name: 'Fire polish',
+  name: LOOK_NAMES.firePolish,
   group: 'flat',
   reaches: 'the skin flows until it shines',
   spares: 'shape and nearly all of the relief stay',

@@ -1,10 +1,11 @@
 import { found } from '../../problem';
 import { FUSE_FLAWS } from '../flaws';
+import { LOOK_NAMES } from '../names';
 import type { Recipe } from '../recipe';
 import { byRelief, times } from '../works';
 
 export const fullFuse: Recipe = {
-  name: 'Full fuse',
+  name: LOOK_NAMES.fullFuse,
   group: 'flat',
   reaches: 'edges round and nearly level',
   spares: 'outline and colours do not run',

@@ -3,6 +3,7 @@ import { puddleRadius, workToPuddle } from '../../flow/spread';
 import { found } from '../../problem';
 import { formatLength, text } from '../../units/format';
 import { FUSE_FLAWS } from '../flaws';
+import { LOOK_NAMES } from '../names';
 import type { Puddle, Recipe, WorkQuestion } from '../recipe';
 import { MOST_OVER_LEAST } from '../works';
 
@@ -16,7 +17,7 @@ function discOf({ body }: Pick<WorkQuestion, 'body'>, work_perPa: number): Puddl
 }
 
 export const heap: Recipe = {
-  name: 'Frit disc',
+  name: LOOK_NAMES.heap,
   group: 'grains',
   reaches: 'a heap sinks down and runs round into a disc',
   spares: 'it does not thin out at the rim',

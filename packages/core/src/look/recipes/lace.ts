@@ -4,11 +4,12 @@ import { laceAfter } from '../../flow/lace';
 import { found } from '../../problem';
 import { formatLength, text } from '../../units/format';
 import { LACE_FLAWS } from '../flaws';
+import { LOOK_NAMES } from '../names';
 import type { Recipe } from '../recipe';
 import { byTension, laterWork, times } from '../works';
 
 export const lace: Recipe = {
-  name: 'Frit lace',
+  name: LOOK_NAMES.lace,
   group: 'grains',
   reaches: 'grains run together into threads and holes',
   spares: 'the outline stays and the holes stay open',

@@ -2,6 +2,7 @@ import { bodyFigures, mainGlass } from '../../body/body';
 import { workToSag } from '../../flow/sag';
 import { found } from '../../problem';
 import { CRACKS_ALONE } from '../flaws';
+import { LOOK_NAMES } from '../names';
 import type { Recipe } from '../recipe';
 import { openingUnder } from '../shaping';
 import { MOST_OVER_LEAST } from '../works';
@@ -13,7 +14,7 @@ const LEAST_TIMES = 3;
 const ENOUGH = 1e-7;
 
 export const loosen: Recipe = {
-  name: 'Loosening',
+  name: LOOK_NAMES.loosen,
   group: 'stuck',
   reaches: 'what is stuck is warmed until it drops from its mould',
   spares: 'its shape stays as it is',

@@ -1,9 +1,10 @@
+import { LOOK_NAMES } from '../names';
 import type { Recipe } from '../recipe';
 import { CAST, CAST_CARE, castWork } from './cast';
 
 export const openCast: Recipe = {
   ...CAST,
-  name: 'Casting in an open mould',
+  name: LOOK_NAMES.openCast,
   reaches: 'billets or frit sink together and fill their mould',
   spares: 'the mould holds, and its face comes off clean',
   asks: { kind: 'cavity', what: 'the thickest and the thinnest section of its cavity, and the wall of its mould' },

@@ -1,9 +1,10 @@
+import { LOOK_NAMES } from '../names';
 import type { Recipe } from '../recipe';
 import { DRAINED, drainWork } from './drained';
 
 export const potMelt: Recipe = {
   ...DRAINED,
-  name: 'Pot melt',
+  name: LOOK_NAMES.potMelt,
   reaches: 'glass runs out of a pot and levels below',
   spares: 'colours fold but do not muddy',
   hold_s: { cooler: 12600, hotter: 6300, least: 3600, most: 28800 },

@@ -4,6 +4,7 @@ import { found, refused } from '../../problem';
 import { STANDARD_GRAVITY_m_s2 } from '../../units/physical';
 import { formatLength, text } from '../../units/format';
 import { FUSE_FLAWS } from '../flaws';
+import { LOOK_NAMES } from '../names';
 import type { Puddle, Recipe, WorkQuestion } from '../recipe';
 import type { Shaping } from '../shaping';
 
@@ -24,7 +25,7 @@ function discOf(body: WorkQuestion['body'], plate: Press, work_perPa: number): P
 }
 
 export const press: Recipe = {
-  name: 'Pressing',
+  name: LOOK_NAMES.press,
   group: 'thick',
   reaches: 'a plate presses it down on to spacers',
   spares: 'it does not stick to the plate',

@@ -2,6 +2,7 @@ import { bodyFigures, mainGlass } from '../../body/body';
 import { type Holes, heldHead, mostDrained, workToDrain } from '../../flow/drain';
 import { found, refused } from '../../problem';
 import { formatMass, text } from '../../units/format';
+import { LOOK_NAMES } from '../names';
 import type { Recipe, WorkQuestion } from '../recipe';
 import type { Cavity, Shaping } from '../shaping';
 import { CAST, CAST_CARE, castFigures, castWork } from './cast';
@@ -25,7 +26,7 @@ const workToRun = (asked: WorkQuestion, reservoir: Reservoir): number =>
 
 export const reservoirCast: Recipe = {
   ...CAST,
-  name: 'Casting from a reservoir',
+  name: LOOK_NAMES.reservoirCast,
   reaches: 'glass runs from a reservoir down into its mould',
   spares: 'no air is shut in, and the mould holds',
   byForm: true,

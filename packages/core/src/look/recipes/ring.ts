@@ -3,6 +3,7 @@ import { workToSpread } from '../../flow/spread';
 import { found, refused } from '../../problem';
 import { formatLength, text } from '../../units/format';
 import { FUSE_FLAWS } from '../flaws';
+import { LOOK_NAMES } from '../names';
 import type { Recipe } from '../recipe';
 import { byEdges, times } from '../works';
 
@@ -10,7 +11,7 @@ import { byEdges, times } from '../works';
 const MOST_OVER_LEAST = 3;
 
 export const ring: Recipe = {
-  name: 'Ring of segments',
+  name: LOOK_NAMES.ring,
   group: 'thick',
   reaches: 'sawn segments run together and close their gaps',
   spares: 'the pattern in each segment stays',

@@ -1,10 +1,11 @@
 import { found } from '../../problem';
 import { FUSE_FLAWS } from '../flaws';
+import { LOOK_NAMES } from '../names';
 import type { Recipe } from '../recipe';
 import { byEdges } from '../works';
 
 export const rush: Recipe = {
-  name: 'Fast fuse for coatings',
+  name: LOOK_NAMES.rush,
   group: 'flat',
   reaches: 'small coated work joins before its coating lifts',
   spares: 'the coating stays down; how round the edges come is left open',

@@ -1,11 +1,12 @@
 import { naturalDepth, bodyFigures, mainGlass } from '../../body/body';
 import { found } from '../../problem';
 import { FUSE_FLAWS } from '../flaws';
+import { LOOK_NAMES } from '../names';
 import type { Recipe } from '../recipe';
 import { byTension, times } from '../works';
 
 export const slabFlow: Recipe = {
-  name: 'Dam melt',
+  name: LOOK_NAMES.slabFlow,
   group: 'thick',
   reaches: 'pieces run together and fill their dam',
   spares: 'colours do not mix',

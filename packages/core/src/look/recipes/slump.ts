@@ -2,12 +2,13 @@ import { bodyFigures, mainGlass } from '../../body/body';
 import { workToSag } from '../../flow/sag';
 import { refused } from '../../problem';
 import { SLUMP_FLAWS } from '../flaws';
+import { LOOK_NAMES } from '../names';
 import type { Recipe } from '../recipe';
 import { spanned } from '../shaping';
 import { bentWork, leftToGo, shapingAim } from './bent';
 
 export const slump: Recipe = {
-  name: 'Slump',
+  name: LOOK_NAMES.slump,
   group: 'shaped',
   reaches: 'sinks to the mould',
   spares: 'edges and surface stay as they are',

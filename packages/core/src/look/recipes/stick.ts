@@ -1,11 +1,12 @@
 import { found } from '../../problem';
 import { SLAB } from '../drawn';
 import { FUSE_FLAWS } from '../flaws';
+import { LOOK_NAMES } from '../names';
 import type { Recipe } from '../recipe';
 import { byEdges, laterWork, times } from '../works';
 
 export const stick: Recipe = {
-  name: 'Low tack',
+  name: LOOK_NAMES.stick,
   group: 'flat',
   reaches: 'parts hold together, edges as they were cut',
   spares: 'no edge rounds, relief hardly sinks',

@@ -1,11 +1,12 @@
 import { bodyDepth } from '../../body/body';
 import { found, refused } from '../../problem';
 import { FUSE_FLAWS } from '../flaws';
+import { LOOK_NAMES } from '../names';
 import type { Recipe } from '../recipe';
 import { byEdge, times } from '../works';
 
 export const strips: Recipe = {
-  name: 'Strip panel',
+  name: LOOK_NAMES.strips,
   group: 'thick',
   reaches: 'strips that stand on edge run into one panel',
   spares: 'their lines stay straight and sharp',

@@ -1,11 +1,12 @@
 import { found } from '../../problem';
 import { SLAB } from '../drawn';
 import { FUSE_FLAWS } from '../flaws';
+import { LOOK_NAMES } from '../names';
 import type { Recipe } from '../recipe';
 import { byEdges, times } from '../works';
 
 export const tack: Recipe = {
-  name: 'Tack fuse',
+  name: LOOK_NAMES.tack,
   group: 'flat',
   reaches: 'parts hold, edges soft',
   spares: 'three quarters of the relief stays',

@@ -4,6 +4,7 @@ import { neckRadius } from '../../flow/spread';
 import { found } from '../../problem';
 import { formatLength } from '../../units/format';
 import { WAFER_FLAWS } from '../flaws';
+import { LOOK_NAMES } from '../names';
 import type { Recipe } from '../recipe';
 import { byTension, laterWork, times } from '../works';
 
@@ -11,7 +12,7 @@ import { byTension, laterWork, times } from '../works';
 const REFERENCE_GRAIN_M = 0.0002;
 
 export const wafer: Recipe = {
-  name: 'Powder wafer',
+  name: LOOK_NAMES.wafer,
   group: 'grains',
   reaches: 'powder sticks grain to grain into a thin leaf',
   spares: 'it does not draw together, its drawing stays fine',

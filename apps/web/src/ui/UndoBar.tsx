@@ -1,10 +1,10 @@
 /** Undo and redo, at hand on every view of a piece; each says what it would take back. */
 import { memo, useMemo, useRef } from 'react';
 import { View } from 'react-native';
-import { Action } from '@/ui/Action';
-import { isWide, useLayout } from '@/ui/useWidth';
-import type { Layup } from './useLayup';
-import { UNDO_BAR } from './words';
+import { Action } from './Action';
+import { isWide, useLayout } from './useWidth';
+import type { Layup } from '@/layup/useLayup';
+import { UNDO_BAR } from './said';
 
 type Undoing = Pick<Layup, 'undo' | 'redo' | 'goBack' | 'goForth'>;
 
