@@ -66,6 +66,7 @@ const SectionRoom = () => <View style={{ height: SECTION_HEIGHT }} />;
 const KeptRoom = ({ width, height }: { width?: number; height?: number }) => <View style={{ width, height }} />;
 
 export const AgainPage = page('AgainPage');
+export const BroughtHere = page('BroughtHere', Nothing);
 export const ComparePage = page('ComparePage');
 export const DiagnosticsScreen = page('DiagnosticsScreen');
 export const DocScreen = page('DocScreen');
@@ -102,6 +103,7 @@ export const RunSheetOnPaper = page('RunSheetOnPaper', Nothing);
 export const SegmentSheet = page('SegmentSheet', Nothing);
 export const SettingsScreen = page('SettingsScreen');
 export const ShelfRecordPage = page('ShelfRecordPage');
-export const ShelvesScreen = page('ShelvesScreen');
+export const ShelvesLayout = page('ShelvesLayout');
+export const ShelvesPage = page('ShelvesPage');
 export const StartScreen = page('StartScreen');
 export const TellPage = page('TellPage');

@@ -1,7 +1,4 @@
 /** Where each request goes, without what it is held to: all that is needed to ask. */
-import type { AnswerOf, AskedOf, RecordEndpoints, api } from './api';
-import { KIND_NAMES, type KindName } from './kinds/names';
-
 export interface At {
   method: 'get' | 'post' | 'put' | 'delete';
   /** In Express's notation. */
@@ -75,10 +72,3 @@ export function atOfKind(path: string) {
   const one = `/api/${path}/:id`;
   return { list: get(`/api/${path}`), one: get(one), save: put(one), archive: post(`${one}/archive`), remove: remove(one), restore: post(`${one}/restore`) };
 }
-
-/** The endpoints as who asks them needs them. */
-export const asks: AskedOf<typeof api> = AT;
-export type AnswerTo<N extends keyof typeof api> = AnswerOf<(typeof api)[N]>;
-
-/** Those of one kind of record. */
-export const asksOfKind = (kind: KindName): AskedOf<RecordEndpoints> => atOfKind(KIND_NAMES[kind].path);

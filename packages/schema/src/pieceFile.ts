@@ -12,6 +12,8 @@ import { photoHash } from './records';
 import { EvaluationSchema } from '@torvin/core/contract';
 
 export const PIECE_FILE_FORMAT = 'torvin-piece';
+/** Several of them in one file, which a page writes and takes apart. */
+export const PIECES_FILE_FORMAT = 'torvin-pieces';
 export const PIECE_FILE_VERSION = 2;
 
 /** Its schedule follows from what is in it; program, note and readings are left out by files from before they were kept. */

@@ -2,29 +2,14 @@
 import { createReadStream } from 'node:fs';
 import { Readable } from 'node:stream';
 import { RECIPES } from '@torvin/core/look';
-import { fileName, temperatureIn, type TemperatureUnit, type Units } from '@torvin/core/units';
-import {
-  type AnyRecord,
-  type CsvRow,
-  KINDS,
-  KIND_LIST,
-  type KindName,
-  type Shelves,
-  type Stored,
-  csvOf,
-  entryOfRecord,
-  firingColumns,
-  kindOf,
-  labelOf,
-  photosOf,
-} from '@torvin/schema';
+import { fileName, temperatureIn, type TemperatureUnit } from '@torvin/core/units';
+import { type CsvRow, KINDS, KIND_LIST, csvOf, firingColumns, photosOf, shelfTable } from '@torvin/schema';
 import { asc, eq, isNull } from 'drizzle-orm';
 import { ZipFile as Packer } from 'yazl';
 import type { Database } from '../db/database';
 import { firings, loads, pieces, schedules } from '../db/tables';
 import { pieceFile } from './pieceFiles';
 import { findPhotoFile } from './photoFiles';
-import { nameOf } from './records';
 import { allShelves } from './shelfRows';
 import { readStudio } from './studio';
 
@@ -48,7 +33,7 @@ export function packOpenFiles(db: Database, dataDir: string): Readable {
   text('README.txt', READ_ME);
   text('firings.csv', csvOf(firingRows(db, temperatureUnit), csv, titlesOf(temperatureUnit)));
   const shelves = allShelves(db);
-  for (const kind of KIND_LIST) text(`shelves/${KINDS[kind].path}.csv`, csvOf(shelfRows(shelves, kind, units), csv, shelfColumns(kind, units)));
+  for (const kind of KIND_LIST) text(`shelves/${KINDS[kind].path}.csv`, shelfTable(kind, shelves[kind], shelves, units, csv));
   const taken = new Set<string>();
   for (const { id, name } of db
     .select({ id: pieces.id, name: pieces.name })
@@ -119,32 +104,3 @@ function firingRows(db: Database, unit: TemperatureUnit): CsvRow[] {
       schedule_id: firing.scheduleId,
     }));
 }
-
-const shelfColumns = (kind: KindName, units: Units): string[] => [
-  ...kindOf(kind).fields.map((field) => labelOf(field, units)),
-  ...(kindOf(kind).columns ?? []).map(({ title }) => title),
-  ...['archived', 'id'],
-];
-
-/** Each record as its form shows it. */
-const shelfRows = (shelves: Shelves, kind: KindName, units: Units): CsvRow[] =>
-  (shelves[kind] as Stored[]).map((record) => {
-    const entry = entryOfRecord(kindOf(kind).fields, record, units);
-    const cells = kindOf(kind).fields.map((field): [string, string | number] => {
-      const told = entry[field.key];
-      const label = labelOf(field, units);
-      if (field.as === 'pictures')
-        return [
-          label,
-          photosOf(record as AnyRecord)
-            .map((hash) => `${hash}.jpg`)
-            .join(' '),
-        ];
-      if (field.as === 'record') return [label, nameOf(shelves, field.of, String(told))];
-      if (field.as === 'figure' && told !== '') return [label, Number(told)];
-      return [label, typeof told === 'boolean' ? (told ? 'yes' : 'no') : String(Array.isArray(told) ? told.join('; ') : told)];
-    });
-    const about = { units, nameOf: (of: string, id: string) => nameOf(shelves, of, id), day: (at: number) => new Date(at).toISOString().slice(0, 10) };
-    const more = (kindOf(kind).columns ?? []).map(({ title, told }): [string, string] => [title, told(record, about)]);
-    return { ...Object.fromEntries([...cells, ...more]), archived: shelves.archived.includes(record.id) ? 'yes' : 'no', id: record.id };
-  });

@@ -16,6 +16,7 @@ import {
   kindOf,
   photosOf,
   titleOf,
+  nameOf,
 } from '@torvin/schema';
 import { isDeepStrictEqual } from 'node:util';
 import { eq, sql } from 'drizzle-orm';
@@ -125,12 +126,6 @@ export function archiveRecord(db: Database, kind: KindName, id: string, archived
     tx.update(records).set({ archived }).where(eq(records.id, id)).run();
     return allShelves(tx);
   });
-}
-
-/** What a record is called; its id where it is on no shelf. */
-export function nameOf(shelves: Shelves, kind: string, id: string): string {
-  const record = isKind(kind) ? (shelves[kind] as Stored[]).find((one) => one.id === id) : undefined;
-  return record && 'name' in record ? String(record.name) : id;
 }
 
 /** What names a record: other records, and pieces, those that were deleted too. */

@@ -16,7 +16,7 @@ import { warmUpSoon } from '@/engine/client';
 import { ThemeProvider } from '@/theme/ThemeContext';
 import { Frame } from '@/ui/Frame';
 import { FIND, HELP, RECKON, useShared } from '@/ui/shared';
-import { FindPanel, HelpPanel, ReckonPanel, readWorkbench } from '@/workbench';
+import { BroughtHere, FindPanel, HelpPanel, ReckonPanel, readWorkbench } from '@/workbench';
 
 export { Broken as ErrorBoundary } from '@/ui/Broken';
 
@@ -42,6 +42,7 @@ export default function RootLayout() {
               <Calls />
               <Slot />
               <SharedPanels />
+              <BroughtHere />
             </Frame>
           </ThemeProvider>
         </QueryClientProvider>

@@ -1,6 +1,7 @@
 /** Today's work: each kiln in short, what is next to key in, what needs a decision, what is due. */
 import type { Bench, Shelves, WaitingPiece } from '@torvin/schema';
 import { type Href, useRouter } from 'expo-router';
+import type { ComponentType } from 'react';
 import { View } from 'react-native';
 import { useBench } from '@/data/bench';
 import { useStudio } from '@/data/studio';
@@ -8,6 +9,7 @@ import { useShelves } from '@/data/pieces';
 import { OnPaper } from '@/paper/OnPaper';
 import { paperPages } from '@/paper/paperPages';
 import { recoatHref } from '@/ui/hrefs';
+import type { PieceMarkProps } from '@/pieces/PieceMark';
 import { fromWhen } from '@/ui/clock';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
@@ -20,8 +22,8 @@ import { isWide, useLayout } from '@/ui/useWidth';
 import { useNow } from '@/ui/useNow';
 import { planHref, runHref } from '@/ui/hrefs';
 import { Fold } from '@/ui/Fold';
-import { LearnedOf, PieceMark } from '@/workbench';
-import { KilnNow } from './KilnNow';
+import { KilnNow, type KilnNowProps } from './KilnNow';
+import type { LearnedOfProps } from './LearnedOf';
 import { benchPaper } from './benchPaper';
 import { UsedTwice } from './UsedTwice';
 import { byLoad } from './byLoad';
@@ -30,7 +32,14 @@ import { decisionFor, firingWords, isReady } from './waiting';
 
 const FACE = { width: 84, height: 48 };
 
-export function BenchScreen() {
+/** What of it is read a moment after it stands. */
+export interface BenchParts {
+  PieceMark: ComponentType<PieceMarkProps>;
+  RunningSection: KilnNowProps['RunningSection'];
+  LearnedOf: ComponentType<LearnedOfProps>;
+}
+
+export function BenchScreen({ PieceMark, RunningSection, LearnedOf }: BenchParts) {
   const router = useRouter();
   const wide = isWide(useLayout());
   const bench = useBench();
@@ -55,7 +64,7 @@ export function BenchScreen() {
           {loads.length === 0 ? (
             <Words tone="muted">{BENCH.noFiring}</Words>
           ) : (
-            loads.map(([first, ...others]) => <KilnNow key={first.load.id} firing={first} others={others} />)
+            loads.map(([first, ...others]) => <KilnNow key={first.load.id} firing={first} others={others} RunningSection={RunningSection} />)
           )}
         </Part>
         <View style={wide ? { flex: WIDE_SHARES.next } : undefined}>
@@ -77,7 +86,7 @@ export function BenchScreen() {
             {pieces > 0 && next.length === 0 && <Words tone="muted">{BENCH.nothingToKey}</Words>}
             <View role="list">
               {next.map((waits) => (
-                <NextRow key={waits.piece.id} waits={waits} shelves={shelves} />
+                <NextRow key={waits.piece.id} waits={waits} shelves={shelves} PieceMark={PieceMark} />
               ))}
             </View>
             {more > 0 && <Action kind="second" title={BENCH.allWaiting(waitingInAll)} testID="all-waiting" onPress={() => router.push('/pieces?waits=yes')} />}
@@ -86,7 +95,16 @@ export function BenchScreen() {
             <Part title={BENCH.decisions} testID="bench-decisions">
               <View role="list">
                 {decisions.map(({ waits, why, act }) => (
-                  <PieceRow key={waits.piece.id} waits={waits} shelves={shelves} about={why} act={act} href={decisionHref(waits)} testID="decision" />
+                  <PieceRow
+                    key={waits.piece.id}
+                    waits={waits}
+                    shelves={shelves}
+                    PieceMark={PieceMark}
+                    about={why}
+                    act={act}
+                    href={decisionHref(waits)}
+                    testID="decision"
+                  />
                 ))}
               </View>
             </Part>
@@ -162,7 +180,7 @@ function Part({ title, testID, share, children }: { title: string; testID: strin
   );
 }
 
-interface PieceRowProps {
+interface PieceRowProps extends Pick<BenchParts, 'PieceMark'> {
   waits: WaitingPiece;
   shelves: Shelves | undefined;
   about: string;
@@ -171,7 +189,7 @@ interface PieceRowProps {
   testID: string;
 }
 
-function PieceRow({ waits: { piece }, shelves, about, act, href, testID }: PieceRowProps) {
+function PieceRow({ waits: { piece }, shelves, PieceMark, about, act, href, testID }: PieceRowProps) {
   return (
     <LinkRow href={href} inset={0} testID={testID}>
       <PieceMark piece={piece} shelves={shelves} {...FACE} />
@@ -189,13 +207,13 @@ function PieceRow({ waits: { piece }, shelves, about, act, href, testID }: Piece
 }
 
 /** To key in, or a step of the hands. */
-function NextRow({ waits, shelves }: Pick<PieceRowProps, 'waits' | 'shelves'>) {
+function NextRow({ waits, shelves, PieceMark }: Pick<PieceRowProps, 'waits' | 'shelves' | 'PieceMark'>) {
   const { piece, look, step } = waits;
   const isKeyed = isReady(waits);
   const about = look === null ? (step ?? BENCH.step).toLowerCase() : firingWords(waits);
   return (
     <PieceRow
-      {...{ waits, shelves, about }}
+      {...{ waits, shelves, about, PieceMark }}
       act={isKeyed ? BENCH.keyIn : BENCH.open}
       href={isKeyed ? runHref(piece.id, waits.stepId, 'key-in') : `/pieces/${piece.id}`}
       testID="waiting-piece"

@@ -4,6 +4,7 @@ import { ROLE_NAMES } from '@torvin/core/schedule';
 import { formatTemperature, otherTemperature, text } from '@torvin/core/units';
 import type { Firing, FiringDetail } from '@torvin/schema';
 import { useRouter } from 'expo-router';
+import type { ComponentType } from 'react';
 import { View } from 'react-native';
 import { useFiring } from '@/data/firings';
 import { isCoolBy } from '@/data/isCoolBy';
@@ -20,7 +21,7 @@ import { outdatedLoadWords } from '@/ui/loadWords';
 import { useAwake } from '@/ui/useAwake';
 import { useHere } from '@/ui/useCallsHere';
 import { useNow } from '@/ui/useNow';
-import { RunningSection } from '@/workbench';
+import type { RunningSectionProps } from './RunningDrawing';
 import { useStanding } from './useStanding';
 import { FIRING } from './words';
 
@@ -28,9 +29,10 @@ export interface KilnNowProps {
   firing: Firing;
   /** The rest of its load. */
   others: readonly Firing[];
+  RunningSection: ComponentType<RunningSectionProps>;
 }
 
-export function KilnNow({ firing, others }: KilnNowProps) {
+export function KilnNow({ firing, others, RunningSection }: KilnNowProps) {
   const { colours } = useTheme();
   const router = useRouter();
   const now = useNow();
@@ -54,7 +56,7 @@ export function KilnNow({ firing, others }: KilnNowProps) {
       ) : load.at > now ? (
         <Words testID="planned">{FIRING.starts(dayAndClock(load.at, new Date(now)))}</Words>
       ) : detail ? (
-        <Standing detail={detail} now={now} />
+        <Standing detail={detail} now={now} RunningSection={RunningSection} />
       ) : null}
       {firing.differences.length > 0 && <Notice tone="warn">{FIRING.differs(firing.differences.join(' '))}</Notice>}
       {ahead && ahead.outdated.length > 0 && (
@@ -81,7 +83,7 @@ export function KilnNow({ firing, others }: KilnNowProps) {
 }
 
 /** Its section with the heat so far, when it opens, what kiln and glass have now, and its next moment. */
-function Standing({ detail, now }: { detail: FiringDetail; now: number }) {
+function Standing({ detail, now, RunningSection }: { detail: FiringDetail; now: number } & Pick<KilnNowProps, 'RunningSection'>) {
   const { temperatureUnit: unit } = useStudio();
   const { schedule } = detail;
   const { segments, evaluation, value, seconds, standing, look, clock } = useStanding(detail, now);

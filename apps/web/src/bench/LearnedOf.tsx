@@ -9,7 +9,12 @@ import { Learned } from './Learned';
 import { BENCH, BENCH_SCREEN } from './words';
 
 /** Of the kiln that was told of last, or of another one that has taught. */
-export function LearnedOf({ bench: { learned, taught }, kilns }: { bench: Bench; kilns: Shelves['kilns'] | undefined }) {
+export interface LearnedOfProps {
+  bench: Bench;
+  kilns: Shelves['kilns'] | undefined;
+}
+
+export function LearnedOf({ bench: { learned, taught }, kilns }: LearnedOfProps) {
   const [kiln, setKiln] = useState<string | null>(null);
   const other = useLearned(kiln);
   return (

@@ -53,8 +53,10 @@ export function RunningDrawing({ schedule, segments, evaluation, standing, look,
   );
 }
 
+export type RunningSectionProps = Pick<RunningDrawingProps, 'schedule' | 'evaluation' | 'standing'>;
+
 /** What is in the kiln, as the heat so far has made it. */
-export function RunningSection({ schedule, evaluation, standing }: Pick<RunningDrawingProps, 'schedule' | 'evaluation' | 'standing'>) {
+export function RunningSection({ schedule, evaluation, standing }: RunningSectionProps) {
   const units = useUnits();
   const { firing, layers } = schedule.snapshot;
   // Segments that are over; the one that runs counts once it has held.

@@ -17,17 +17,13 @@ import { scheduleCsv, scheduleJson } from './scheduleFiles';
 import { FILES_PANEL } from './words';
 import { WORDS } from '@/ui/said';
 
+export interface FilesPanelProps extends OpenRunSheet {
+  differences: readonly string[];
+  standing: readonly string[];
+}
+
 /** While it is being saved the files would be of the version before. */
-export function FilesPanel({
-  piece,
-  schedule,
-  series,
-  unit,
-  start,
-  saving,
-  differences,
-  standing,
-}: OpenRunSheet & { differences: readonly string[]; standing: readonly string[] }) {
+export function FilesPanel({ piece, schedule, series, unit, start, saving, differences, standing }: FilesPanelProps) {
   const router = useRouter();
   const units = useUnits();
   const { csv } = useStudio();

@@ -4,14 +4,12 @@ import type { OpenRunSheet } from '@/runsheet/RunPanels';
 import { OnPaper } from '@/paper/OnPaper';
 import { runSheetSvg } from './runSheetSvg';
 
-export function RunSheetOnPaper({
-  piece,
-  schedule,
-  series,
-  start,
-  differences,
-  standing,
-}: OpenRunSheet & { differences: readonly string[]; standing: readonly string[] }) {
+export interface RunSheetOnPaperProps extends OpenRunSheet {
+  differences: readonly string[];
+  standing: readonly string[];
+}
+
+export function RunSheetOnPaper({ piece, schedule, series, start, differences, standing }: RunSheetOnPaperProps) {
   const units = useUnits();
   return <OnPaper page={() => runSheetSvg({ piece, schedule, series, units, start, differences, standing })} />;
 }

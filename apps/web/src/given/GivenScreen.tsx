@@ -24,6 +24,7 @@ import { Fold } from '@/ui/Fold';
 import { Notice } from '@/ui/Notice';
 import { Screen } from '@/ui/Screen';
 import { Words } from '@/ui/Words';
+import { useTakes } from '@/ui/brought';
 import { type GivenHere, JudgedHere } from './JudgedHere';
 import { PaperRows, PaperUnits } from './PaperRows';
 import { Proven } from './Proven';
@@ -70,6 +71,8 @@ export function GivenScreen({ piece, step, shelves, proven }: GivenScreenProps) 
     setPasted('');
     if (firstDay && words === kept && kept !== '') saveStudio({ firstDay: { ...firstDay, schedule: '' } });
   }
+
+  useTakes('schedule', takeIn, proven !== null);
 
   async function judge(): Promise<void> {
     if (!read.ok) {

@@ -15,6 +15,7 @@ import { Action } from '@/ui/Action';
 import { Field } from '@/ui/Field';
 import { FileChoice } from '@/ui/FileChoice';
 import { Notice } from '@/ui/Notice';
+import { useTakes } from '@/ui/brought';
 import { Stepper } from '@/ui/Stepper';
 import { Words } from '@/ui/Words';
 import { clamp, stepFrom } from '@/ui/stepFrom';
@@ -60,6 +61,8 @@ function Sheet({ layup, within, places, onPlaces }: SketchSheetProps) {
     if (!arrived.ok) return setProblem(`'${file.name}': ${arrived.problem.message}`);
     layup.edit(layUnder(doc, firstSketch(arrived.answer as Photo, wide_m)));
   }
+
+  useTakes('pictures', ([file]) => void take(file), sketch !== undefined || working);
 
   if (!sketch) {
     return (

@@ -2,6 +2,7 @@
 import '@/ui/gestures';
 
 export { AgainPage } from './AgainPage';
+export { BroughtHere } from '@/ui/BroughtHere';
 export { ComparePage } from './ComparePage';
 export { DiagnosticsScreen } from '@/settings/DiagnosticsScreen';
 export { DocScreen, HelpScreen } from '@/help/HelpScreen';
@@ -34,6 +35,7 @@ export { RunSheetOnPaper } from '@/files/RunSheetOnPaper';
 export { SegmentSheet } from '@/runsheet/SegmentSheet';
 export { SettingsScreen } from '@/settings/SettingsScreen';
 export { ShelfRecordPage } from './ShelfRecordPage';
-export { ShelvesScreen } from '@/shelves/ShelvesScreen';
+export { ShelvesLayout } from './ShelvesLayout';
+export { ShelvesPage } from './ShelvesPage';
 export { StartScreen } from '@/start/StartScreen';
 export { TellPage } from './TellPage';

@@ -11,6 +11,8 @@ import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { FileChoice } from '@/ui/FileChoice';
 import { Notice } from '@/ui/Notice';
+import { useTakes } from '@/ui/brought';
+import { ofFingers } from '@/ui/taking';
 import { Words } from '@/ui/Words';
 import { Thumbnail, usePhotoUrl } from './Thumbnail';
 import { PHOTOS } from './words';
@@ -83,6 +85,13 @@ export function PhotoPicker({ hashes, of, onChange }: PhotoPickerProps) {
     void dropPicture(id);
   }
 
+  const room = PHOTOS_AT_MOST - hashes.length;
+  const addAll = (files: readonly File[]): void => {
+    setProblem(files.length > room ? PHOTOS.noMoreThan(PHOTOS_AT_MOST) : null);
+    for (const file of files.slice(0, room)) void add(file);
+  };
+  useTakes('pictures', addAll);
+
   function remove(hash: string): void {
     for (const id of localIdsIn([hash])) outbox.discard(id);
     set(hashes.filter((one) => one !== hash));
@@ -98,19 +107,19 @@ export function PhotoPicker({ hashes, of, onChange }: PhotoPickerProps) {
         of={of}
         under={(hash, i) => <Action kind="plain" title="×" label={PHOTOS.takePictureAway(i + 1)} testID={`photo-remove-${i}`} onPress={() => remove(hash)} />}
       />
-      <View style={{ alignItems: 'flex-start' }}>
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
         <FileChoice
           kind="second"
           title={answers && waiting.length > 0 ? PHOTOS.takingIn(waiting.length) : PHOTOS.addAPicture}
           accept="image/*"
           multiple
-          disabled={hashes.length >= PHOTOS_AT_MOST}
+          disabled={room <= 0}
           testID="add-photo"
-          onFiles={(files) => {
-            setProblem(null);
-            for (const file of files.slice(0, PHOTOS_AT_MOST - hashes.length)) void add(file);
-          }}
+          onFiles={addAll}
         />
+        {ofFingers() && (
+          <FileChoice kind="second" title={PHOTOS.takeOne} accept="image/*" camera disabled={room <= 0} testID="take-photo" onFiles={addAll} />
+        )}
       </View>
       {problem && (
         <Notice tone="warn" testID="photo-problem">

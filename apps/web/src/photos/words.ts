@@ -12,6 +12,8 @@ export const PHOTOS = {
   takePictureAway: (i: number): string => `× Take picture ${i} away`,
   takingIn: (waiting: number): string => `Taking in ${waiting} …`,
   addAPicture: 'Add a picture',
+  takeOne: 'Camera',
+  noMoreThan: (most: number): string => `At most ${most} pictures are kept here.`,
   keptBrowserUntil: (waiting: number): string => `${waiting} ${waiting === 1 ? 'picture is' : 'pictures are'} kept in this browser until the server answers.`,
   browserNoRoom: 'This browser has no room to keep the picture: leave this page open until the server answers.',
   keptStudiosOwn: 'Kept on this studio’s own server, without place and time of the camera.',

@@ -20,7 +20,7 @@ export const tagsOf = (typed: string): string[] => [
   ),
 ];
 
-function faultOf(tags: readonly string[]): string | undefined {
+export function faultOf(tags: readonly string[]): string | undefined {
   if (tags.length > TAGS_AT_MOST) return FILE_PIECE.fewerTags(TAGS_AT_MOST, tags.length);
   const long = tags.find((tag) => tag.length > TAG_LETTERS_AT_MOST);
   return long && FILE_PIECE.fewerLetters(TAG_LETTERS_AT_MOST, long.slice(0, 12), long.length);

@@ -1,15 +1,16 @@
 /** A piece out to a file, and a piece file in. */
 import { fileName } from '@torvin/core/units';
-import { type ImportQuery, type Imported, asks } from '@torvin/schema';
+import { type ImportQuery, type Imported, asks, PIECES_FILE_FORMAT } from '@torvin/schema';
 import { useQueryClient } from '@tanstack/react-query';
 import { useRouter } from 'expo-router';
-import { useState } from 'react';
+import { type ReactNode, useState } from 'react';
 import { View } from 'react-native';
 import { problemOfError, sendFile, takeFile } from '@/outside/client';
 import { adoptPiece, readAnew } from '@/outside/keys';
 import { Action } from '@/ui/Action';
 import { FileChoice } from '@/ui/FileChoice';
 import { Notice } from '@/ui/Notice';
+import { useTakes } from '@/ui/brought';
 import { download } from '@/ui/download';
 import { PIECE_FILE_ACTIONS } from './words';
 
@@ -43,34 +44,64 @@ const OUTCOMES: Record<Imported['outcome'], string> = {
   copied: PIECE_FILE_ACTIONS.copyPieceItself,
 };
 
-export function ReadPieceFile() {
+/** Each piece of a file of several, as a file of its own; the file itself where it is of one. */
+async function apart(file: File): Promise<File[]> {
+  const read: unknown = await file
+    .text()
+    .then(JSON.parse)
+    .catch(() => null);
+  const { format, pieces } = (read ?? {}) as { format?: unknown; pieces?: unknown };
+  if (format !== PIECES_FILE_FORMAT || !Array.isArray(pieces)) return [file];
+  return pieces.map((piece) => new File([JSON.stringify(piece)], file.name, { type: 'application/json' }));
+}
+
+/** beside: stands in the same line. */
+export function ReadPieceFile({ beside }: { beside: ReactNode }) {
   const router = useRouter();
   const client = useQueryClient();
-  const [said, setSaid] = useState<{ tone: 'warn' | 'plain'; words: string; pieceId?: string; asks?: File } | null>(null);
+  const [said, setSaid] = useState<{ tone: 'warn' | 'plain'; words: string; pieceId?: string; asks?: readonly File[] } | null>(null);
 
-  async function read(file: File, running: ImportQuery['running'] = 'ask'): Promise<void> {
+  async function read(file: File): Promise<void> {
+    await readAll(await apart(file));
+  }
+
+  /** One after another; where one asks, it and those after it wait for the answer. */
+  async function readAll(files: readonly File[], running: ImportQuery['running'] = 'ask'): Promise<void> {
+    for (const [i, one] of files.entries()) if (!(await readOne(one, running, files.slice(i)))) return;
+    if (files.length > 1) setSaid({ tone: 'plain', words: PIECE_FILE_ACTIONS.areHereNow(files.length) });
+  }
+
+  /** Whether it is in. */
+  async function readOne(file: File, running: ImportQuery['running'], left: readonly File[]): Promise<boolean> {
     try {
       const { piece, outcome } = await sendFile(asks.importPiece, file, { running });
       adoptPiece(client, piece);
       await readAnew(client);
       setSaid({ tone: 'plain', words: `${piece.name} ${OUTCOMES[outcome]}.`, pieceId: piece.id });
+      return true;
     } catch (error) {
       const { code, path, message } = problemOfError(error);
-      if (code === 'running') return setSaid({ tone: 'warn', words: message, asks: file });
-      if (code === 'malformed-json' || path === 'format') return setSaid({ tone: 'warn', words: PIECE_FILE_ACTIONS.notPieceFile(file.name) });
-      setSaid({ tone: 'warn', words: PIECE_FILE_ACTIONS.cannotRead(file.name, message, path ? PIECE_FILE_ACTIONS.at(path) : '') });
+      if (code === 'running') setSaid({ tone: 'warn', words: message, asks: left });
+      else if (code === 'malformed-json' || path === 'format') setSaid({ tone: 'warn', words: PIECE_FILE_ACTIONS.notPieceFile(file.name) });
+      else setSaid({ tone: 'warn', words: PIECE_FILE_ACTIONS.cannotRead(file.name, message, path ? PIECE_FILE_ACTIONS.at(path) : '') });
+      return false;
     }
   }
 
+  useTakes('piece', (file) => void read(file));
+
   return (
     <View>
-      <FileChoice
-        kind="plain"
-        title={PIECE_FILE_ACTIONS.importAPiece}
-        accept=".json,application/json"
-        testID="read-piece-file"
-        onFiles={([file]) => void read(file)}
-      />
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', justifyContent: 'space-between' }}>
+        <FileChoice
+          kind="plain"
+          title={PIECE_FILE_ACTIONS.importAPiece}
+          accept=".json,application/json"
+          testID="read-piece-file"
+          onFiles={([file]) => void read(file)}
+        />
+        {beside}
+      </View>
       {said && (
         <Notice
           tone={said.tone}
@@ -78,8 +109,8 @@ export function ReadPieceFile() {
           actions={
             said.asks ? (
               <>
-                <Action kind="second" title={PIECE_FILE_ACTIONS.runsToo} testID="read-running-in" onPress={() => void read(said.asks as File, 'in')} />
-                <Action kind="second" title={PIECE_FILE_ACTIONS.leaveItOut} testID="read-running-out" onPress={() => void read(said.asks as File, 'out')} />
+                <Action kind="second" title={PIECE_FILE_ACTIONS.runsToo} testID="read-running-in" onPress={() => void readAll(said.asks ?? [], 'in')} />
+                <Action kind="second" title={PIECE_FILE_ACTIONS.leaveItOut} testID="read-running-out" onPress={() => void readAll(said.asks ?? [], 'out')} />
               </>
             ) : (
               said.pieceId && (

@@ -41,6 +41,7 @@ import { MeasuredWidth } from '@/ui/MeasuredWidth';
 import { Notice } from '@/ui/Notice';
 import { type Back, Screen } from '@/ui/Screen';
 import { Words } from '@/ui/Words';
+import { leaveFor, useTakes } from '@/ui/brought';
 import { useIsLow } from '@/ui/useWidth';
 import { facesDiffer, glassOf } from '@/shelves/everyGlass';
 import { AddLayer } from '@/layup/AddLayer';
@@ -112,6 +113,15 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
   const [menu, setMenu] = useState(false);
   const journey = useJourney(doc, piece.fired, shelves, stepId ?? open);
   const { laying, shown, step } = journey;
+  // Read on the page that judges it, for the firing that is looked at.
+  useTakes(
+    'schedule',
+    (words) => {
+      leaveFor('schedule', words);
+      router.push(`/pieces/${piece.id}/given${step?.kind === 'fire' ? `?step=${step.id}` : ''}`);
+    },
+    beside,
+  );
   // The one that is looked at, else the one that comes next.
   const firing = firingsOf({ journey: doc.journey.slice(journey.at) })[0] as PlannedStep | undefined;
   const item = step?.kind === 'fire' ? emptyItemOf(step.setup.shaping) : null;

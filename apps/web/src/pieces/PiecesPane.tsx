@@ -3,7 +3,7 @@ import { footprintWords } from '@torvin/core/body';
 import { LOOK_NAMES } from '@torvin/core/look';
 import type { PieceRow, Shelves } from '@torvin/schema';
 import { useRouter } from 'expo-router';
-import { memo, useDeferredValue } from 'react';
+import { memo, useCallback, useDeferredValue, useRef } from 'react';
 import { View } from 'react-native';
 import { readOn, useReadTo } from '@/data/longList';
 import { useShelves } from '@/data/pieces';
@@ -15,6 +15,7 @@ import { piecesPaper } from './piecesPaper';
 import { scaled, space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Chips } from '@/ui/Chips';
+import { ChooseRow } from '@/ui/ChooseRow';
 import { LinkRow } from '@/ui/LinkRow';
 import { Waiting } from '@/ui/Loading';
 import { Notice } from '@/ui/Notice';
@@ -22,12 +23,14 @@ import { ListScreen } from '@/ui/ListScreen';
 import { Search } from '@/ui/Search';
 import { Words } from '@/ui/Words';
 import { countWords } from '@/ui/countWords';
+import { useChosen } from '@/ui/useChosen';
+import { ChosenPieces } from './ChosenPieces';
 import { filedWords, layersWords } from '@/layup/describe';
 import { PieceFace } from './PieceFace';
 import { ReadPieceFile } from './PieceFileActions';
 import { asked, usePiecesQuery } from './usePiecesQuery';
 import { PIECES_PANE } from './words';
-import { WORDS } from '@/ui/said';
+import { CHOSEN, WORDS } from '@/ui/said';
 
 /** Fewer are seen at a glance. */
 const SEARCHED_FROM = 8;
@@ -40,6 +43,10 @@ export function PiecesPane({ currentId, beside = false }: { currentId?: string; 
   const units = useUnits();
   // Pages are read until the row is there that the address asks for.
   useReadTo(query.row, pieces.rows?.length ?? 0, pieces);
+  const chosen = useChosen<PieceRow>();
+  const now = useRef(chosen);
+  now.current = chosen;
+  const toggle = useCallback((piece: PieceRow) => now.current.toggle(piece), []);
   if (!pieces.rows) return <Waiting query={pieces} title={WORDS.pieces} />;
   const { rows, total } = pieces;
   const { tags = [] } = pieces;
@@ -50,13 +57,26 @@ export function PiecesPane({ currentId, beside = false }: { currentId?: string; 
       plain={beside}
       items={rows}
       keyOf={({ id }) => id}
-      renderItem={(piece) => <PieceListRow piece={piece} shelves={shelves} current={piece.id === currentId} search={search} length={units.length} />}
+      renderItem={(piece) => (
+        <PieceListRow
+          piece={piece}
+          shelves={shelves}
+          current={piece.id === currentId}
+          search={search}
+          length={units.length}
+          chosen={chosen.on ? chosen.has(piece.id) : null}
+          onChoose={toggle}
+        />
+      )}
+      footer={chosen.on && <ChosenPieces chosen={chosen} shown={rows} />}
       place={{ rowHeight: ROW_HEIGHT, row: query.row, onRow: passed }}
       onNearEnd={() => readOn(pieces)}
       before={
         <View aria-busy={pieces.isPlaceholderData} style={{ paddingHorizontal: space.large, opacity: pieces.isPlaceholderData ? 0.6 : 1 }}>
           <Action title={PIECES_PANE.newPiece} testID="new-piece" onPress={() => router.push('/pieces/new')} />
-          <ReadPieceFile />
+          <ReadPieceFile
+            beside={rows.length > 1 && !chosen.on && <Action kind="plain" title={CHOSEN.several} testID="choose-several" onPress={chosen.begin} />}
+          />
           {(narrowed || total >= SEARCHED_FROM || tags.length > 0) && (
             <>
               <Search
@@ -124,22 +144,33 @@ interface RowProps {
   current: boolean;
   search: string;
   length: 'mm' | 'in';
+  /** Null where rows lead to their pages. */
+  chosen: boolean | null;
+  /** Must keep its identity between renders. */
+  onChoose(piece: PieceRow): void;
 }
 
 /** With its section as its face. */
-const PieceListRow = memo(function PieceListRow({ piece, shelves, current, search, length }: RowProps) {
+const PieceListRow = memo(function PieceListRow({ piece, shelves, current, search, length, chosen, onChoose }: RowProps) {
   const { id, footprint, laid, looks } = piece;
-  return (
+  const face = (
+    <PieceFace
+      piece={piece}
+      shelves={shelves}
+      {...FACE}
+      lines={[
+        [footprintWords(footprint, length), layersWords(laid), ...filedWords(piece)].join(' · '),
+        looks.length > 0 ? looks.map((look) => LOOK_NAMES[look]).join(', then ') : PIECES_PANE.noFiringPlanned,
+      ]}
+    />
+  );
+  return chosen === null ? (
     <LinkRow href={`/pieces/${id}${search}`} current={current} height={ROW_HEIGHT} listed={false} testID="piece-link">
-      <PieceFace
-        piece={piece}
-        shelves={shelves}
-        {...FACE}
-        lines={[
-          [footprintWords(footprint, length), layersWords(laid), ...filedWords(piece)].join(' · '),
-          looks.length > 0 ? looks.map((look) => LOOK_NAMES[look]).join(', then ') : PIECES_PANE.noFiringPlanned,
-        ]}
-      />
+      {face}
     </LinkRow>
+  ) : (
+    <ChooseRow on={chosen} name={piece.name} onPress={() => onChoose(piece)} height={ROW_HEIGHT} testID="choose-piece">
+      {face}
+    </ChooseRow>
   );
 });

@@ -63,6 +63,7 @@ export const FILE_PIECE = {
 export const PIECE_FILE_ACTIONS = {
   export: 'Export',
   exportPieceFirings: 'Export: the piece with its firings',
+  areHereNow: (count: number): string => `${count} pieces are here now.`,
   isHereNow: 'is here now',
   hadBeenDeleted: 'had been deleted and is back, as in the file',
   copyPieceItself: 'is a copy: the piece itself is here still',
@@ -158,4 +159,15 @@ export const PIECES_PANE = {
   noPieceLike: 'No piece is like that: search for fewer words, or show all.',
   startNewPiece: 'Start with a new piece: its outline and its glass, from which its firing is calculated.',
   noFiringPlanned: 'no firing planned yet',
+} as const;
+
+export const CHOSEN_PIECES = {
+  archive: 'Archive',
+  tag: 'Tag',
+  export: 'Export',
+  tagsAdded: 'Tags to add, commas between them',
+  addThem: 'Add to each',
+  archived: (many: string): string => `${many} archived.`,
+  restored: (many: string): string => `${many} taken out again.`,
+  tagged: (many: string, tags: string): string => `${many} tagged ${tags}.`,
 } as const;

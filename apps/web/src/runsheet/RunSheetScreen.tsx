@@ -3,7 +3,7 @@ import { hottestSegment } from '@torvin/core/heat';
 import type { PurposefulSegment } from '@torvin/core/kiln';
 import { type Look, RECIPES } from '@torvin/core/look';
 import { type Evaluation, type FiringCase, ROLE_NAMES, type Reading, brokenSentence, verdictOf, emptyFiringOf } from '@torvin/core/schedule';
-import { useCallback, useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
+import { type ComponentType, useCallback, useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
 import { View } from 'react-native';
 import { useUnits } from '@/data/FormUnits';
 import { told } from '@/outside/told';
@@ -25,12 +25,13 @@ import { LookInSigns } from '@/planner/LookInSigns';
 import { WORK_CAUTIONS } from '@/layup/cautions';
 import { MeasuredWidth } from '@/ui/MeasuredWidth';
 import { isWide, useLayout } from '@/ui/useWidth';
-import { EarlierEngine, RunPanels, SegmentSheet } from '@/workbench';
 import { BrokenBanner, worstFirst } from './BrokenBanner';
 import { GlassInTime } from './GlassInTime';
 import { LiveFigures } from './LiveFigures';
 import { RunActions } from './RunActions';
 import type { RunPanelsProps } from './RunPanels';
+import type { SegmentSheetProps } from './SegmentSheet';
+import type { EarlierEngineProps } from '@/planner/EarlierEngine';
 import { TrueTimeChart } from './TrueTimeChart';
 import { RunSheet } from './RunSheet';
 import type { Timeline } from './timeline';
@@ -38,13 +39,32 @@ import { useRunSheet } from './useRunSheet';
 import { RUN_SHEET_SCREEN } from './words';
 import { WORDS } from '@/ui/said';
 
-export interface RunSheetScreenProps extends StepPageParts {
+/** What of it is read a moment after its rows stand. */
+export interface RunParts {
+  EarlierEngine: ComponentType<EarlierEngineProps>;
+  RunPanels: ComponentType<RunPanelsProps>;
+  SegmentSheet: ComponentType<SegmentSheetProps>;
+}
+
+export interface RunSheetScreenProps extends StepPageParts, RunParts {
   along: RunPanelsProps['along'];
   /** What the page becomes on paper. */
   paper: RunPanelsProps['along'];
 }
 
-export function RunSheetScreen({ piece, step, schedule, shelves, outdated, standing, along, paper }: RunSheetScreenProps) {
+export function RunSheetScreen({
+  piece,
+  step,
+  schedule,
+  shelves,
+  outdated,
+  standing,
+  along,
+  paper,
+  EarlierEngine,
+  RunPanels,
+  SegmentSheet,
+}: RunSheetScreenProps) {
   const units = useUnits();
   const unit = units.temperature;
   const [start, setStart] = useState(() => soon(new Date()));

@@ -16,6 +16,7 @@ import { dayAndClock } from '@/ui/clock';
 import { setLetters, useLetters } from '@/ui/shortcuts';
 import { useHere } from '@/ui/useCallsHere';
 import { useNow } from '@/ui/useNow';
+import { isWide, useLayout } from '@/ui/useWidth';
 import { Backups } from './Backups';
 import { OtherDevices } from './OtherDevices';
 import { SetAside } from './SetAside';
@@ -33,9 +34,13 @@ export function SettingsScreen() {
   const [calls, setCalls] = useHere('calls');
   const [awake, setAwake] = useHere('awake');
   const letters = useLetters();
+  const wide = isWide(useLayout());
+  const column = wide ? { flex: 1, minWidth: 0 } : undefined;
   const part = (name: SettingsPart) => ({ testID: `settings-${name}`, opened: open === name });
   return (
     <Screen title={SETTINGS.title} subtitle={SETTINGS.about} padded={false}>
+      <View style={wide ? { flexDirection: 'row', alignItems: 'flex-start' } : undefined}>
+      <View style={column}>
       <Fold {...part('units')} title={SETTINGS.units} about={SETTINGS.unitsNow(temperatureUnit, lengthUnit, massUnit)}>
         {() => <StudioUnits />}
       </Fold>
@@ -51,6 +56,8 @@ export function SettingsScreen() {
           </>
         )}
       </Fold>
+      </View>
+      <View style={column}>
       <Fold {...part('devices')} title={SETTINGS.devices} about={SETTINGS.devicesAbout}>
         {() => <OtherDevices />}
       </Fold>
@@ -72,6 +79,8 @@ export function SettingsScreen() {
       </View>
       <View style={{ paddingHorizontal: space.large }}>
         <SetAside />
+      </View>
+      </View>
       </View>
     </Screen>
   );

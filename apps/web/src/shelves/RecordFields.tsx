@@ -6,7 +6,7 @@ import { View } from 'react-native';
 import { useUnits } from '@/data/FormUnits';
 import { PhotoPicker } from '@/photos/Photos';
 import { FormMark } from '@/section/FormDrawing';
-import { space } from '@/theme/theme';
+import { COLUMN_WIDTH, space } from '@/theme/theme';
 import { Choice } from '@/ui/Choice';
 import { Field } from '@/ui/Field';
 import { Fold } from '@/ui/Fold';
@@ -34,18 +34,19 @@ export function RecordFields({ fields: all, entry, control, errors, shelves, bet
   'use no memo'; // The form library changes its errors in place.
   const fields = all.filter((field) => isAsked(field, entry));
   const row = (field: FieldOf) => (
-    <Controller
-      key={field.key}
-      control={control}
-      name={field.key}
-      render={({ field: { value, onChange, onBlur } }) => (
-        <OneField field={field} entry={entry} value={value} onChange={onChange} onBlur={onBlur} error={errors[field.key]?.message} shelves={shelves} />
-      )}
-    />
+    <View key={field.key} style={takesRow(field) ? ROW : CELL}>
+      <Controller
+        control={control}
+        name={field.key}
+        render={({ field: { value, onChange, onBlur } }) => (
+          <OneField field={field} entry={entry} value={value} onChange={onChange} onBlur={onBlur} error={errors[field.key]?.message} shelves={shelves} />
+        )}
+      />
+    </View>
   );
   return (
     <>
-      {fields.filter((field) => !field.folded).map(row)}
+      <View style={COLUMNS}>{fields.filter((field) => !field.folded).map(row)}</View>
       {between}
       <View style={{ marginHorizontal: -space.large }}>
         {Object.entries(FOLDS).map(([key, { title, about }]) => {
@@ -53,7 +54,7 @@ export function RecordFields({ fields: all, entry, control, errors, shelves, bet
           return (
             folded.length > 0 && (
               <Fold key={key} title={title} about={about} testID={key} opened={folded.some((field) => errors[field.key])}>
-                {() => <View style={{ gap: space.medium }}>{folded.map(row)}</View>}
+                {() => <View style={COLUMNS}>{folded.map(row)}</View>}
               </Fold>
             )
           );
@@ -62,6 +63,13 @@ export function RecordFields({ fields: all, entry, control, errors, shelves, bet
     </>
   );
 }
+
+/** Two beside one another where there is room for two, each in a place of its own. */
+const COLUMNS = { flexDirection: 'row', flexWrap: 'wrap', columnGap: space.wide, rowGap: space.medium, alignItems: 'flex-start' } as const;
+const CELL = { flexGrow: 1, flexBasis: '40%', minWidth: 280, maxWidth: COLUMN_WIDTH } as const;
+const ROW = { width: '100%' } as const;
+/** Pictures, and what is written in many lines. */
+const takesRow = (field: FieldOf): boolean => field.as === 'pictures' || field.as === 'points' || (field.as === 'words' && Boolean(field.long));
 
 interface OneFieldProps {
   field: FieldOf;

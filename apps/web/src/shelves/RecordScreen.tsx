@@ -41,6 +41,7 @@ import { GoneChoice } from '@/ui/GoneChoice';
 import { Held } from '@/ui/Held';
 import { Notice } from '@/ui/Notice';
 import { Screen } from '@/ui/Screen';
+import { isWide, useLayout } from '@/ui/useWidth';
 import { capital } from '@/ui/capital';
 import { showFault } from '@/ui/showFault';
 import { DeleteRecord } from './DeleteRecord';
@@ -74,7 +75,8 @@ export const clashes = (base: AnyRecord, mine: AnyRecord, stands: AnyRecord): bo
     return key !== 'version' && !isSame(value, was) && !isSame(is, was) && !isSame(value, is);
   });
 
-export const shelfHref = (kind: ShelfKind) => `/shelves?shelf=${kind}` as const;
+/** at: what stands open beside the shelf. */
+export const shelfHref = (kind: ShelfKind, at?: string) => `/shelves?shelf=${kind}${at === undefined ? '' : `&at=${at}`}` as const;
 
 export const RecordScreen = inFormUnits(RecordForm);
 
@@ -82,6 +84,7 @@ function RecordForm({ kind, record, shelves, toBeMade = false }: RecordScreenPro
   'use no memo'; // The form library changes its errors in place.
   const router = useRouter();
   const units = useUnits();
+  const wide = isWide(useLayout());
   const { fields, one, caution, archives } = kindOf(kind);
   const called = (of: ShelfRecord): string => titleOf(kind, of, aboutShelves(shelves, units));
   const save = useSave('saveRecord', ({ kind: of, record: { id } }) => of === kind && id === record.id);
@@ -124,7 +127,12 @@ function RecordForm({ kind, record, shelves, toBeMade = false }: RecordScreenPro
   /** One that waits to be saved has no version either. */
   const isNew = record.version === 0 && shelves[kind].every(({ id }) => id !== record.id);
   /** Where one was: the list that led here, or the shelf. */
-  const leave = (): void => (router.canGoBack() ? router.back() : router.replace(shelfHref(kind)));
+  const leave = (): void => {
+    // Beside its shelf it stays in sight, as it was kept.
+    if (wide) router.replace(shelfHref(kind, record.id));
+    else if (router.canGoBack()) router.back();
+    else router.replace(shelfHref(kind));
+  };
 
   const beginAs = (id: string): void => {
     const { name: _name, ...typical } = TYPICAL_CONTROLLERS.find((one) => one.id === id) ?? TYPICAL_CONTROLLERS[0];

@@ -1,7 +1,7 @@
 /** What the studio has, a shelf for each kind; searched by words, what is archived apart. */
 import { type About, KINDS, SHELF_KINDS, type ShelfKind, type Shelves, TYPICAL_SOURCE, kindOf, titleOf, photosOf } from '@torvin/schema';
-import { useLocalSearchParams, useRouter } from 'expo-router';
-import { memo, useDeferredValue, useMemo, useState } from 'react';
+import { useRouter } from 'expo-router';
+import { memo, useCallback, useDeferredValue, useMemo, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { useMadeStock } from '@/data/made';
 import { useShelves } from '@/data/pieces';
@@ -16,6 +16,7 @@ import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
 import { Search } from '@/ui/Search';
+import { ChooseRow } from '@/ui/ChooseRow';
 import { LinkRow } from '@/ui/LinkRow';
 import { Waiting } from '@/ui/Loading';
 import { Notice } from '@/ui/Notice';
@@ -25,32 +26,52 @@ import { ToPieces } from '@/ui/ToPieces';
 import { Words } from '@/ui/Words';
 import { capital } from '@/ui/capital';
 import { aboutShelves, sourceOf, SHELVES_SCREEN } from './words';
+import { useChosen } from '@/ui/useChosen';
+import { ChosenRecords } from './ChosenRecords';
 import { StripedSwatch } from './StripedSwatch';
 import { leftWords } from './leftWords';
-import { WORDS } from '@/ui/said';
+import { CHOSEN, WORDS } from '@/ui/said';
 
 /** Fewer are seen at a glance. */
 const SEARCHED_FROM = 8;
-export function ShelvesScreen() {
+
+export interface ShelvesScreenProps {
+  kind: ShelfKind;
+  /** What is open beside it. */
+  currentId?: string;
+  beside?: boolean;
+}
+
+export function ShelvesScreen({ kind, currentId, beside = false }: ShelvesScreenProps) {
   const router = useRouter();
-  const { shelf } = useLocalSearchParams<{ shelf?: string }>();
-  const kind = SHELF_KINDS.find((one) => one === shelf) ?? SHELF_KINDS[0];
   const shelves = useShelves();
   const [wanted, setWanted] = useState('');
+  const chosen = useChosen<ShelfRecord>();
+  const now = useRef(chosen);
+  now.current = chosen;
+  const toggle = useCallback((record: ShelfRecord) => now.current.toggle(record), []);
   // The field follows the fingers; what is found comes as soon as it can.
   const sought = useDeferredValue(wanted);
   if (!shelves.data) return <Waiting query={shelves} title={WORDS.shelves} />;
   const { data } = shelves;
   const all: readonly ShelfRecord[] = data[kind];
   return (
-    <Screen title={WORDS.shelves} subtitle={SHELVES_SCREEN.everythingCalculatedThese}>
+    <Screen
+      title={WORDS.shelves}
+      subtitle={SHELVES_SCREEN.everythingCalculatedThese}
+      plain={beside}
+      footer={chosen.on && <ChosenRecords kind={kind} shelves={data} chosen={chosen} shown={all} />}
+    >
       <Choice<ShelfKind>
         label={SHELVES_SCREEN.shelf}
         value={kind}
         options={SHELF_KINDS.map((value) => ({ value, title: kindOf(value).short ?? capital(KINDS[value].many) }))}
         onChange={(value) => {
           setWanted('');
-          router.setParams({ shelf: value });
+          chosen.end();
+          // From the page of a record, too.
+          if (beside) router.push(`/shelves?shelf=${value}`);
+          else router.setParams({ shelf: value });
         }}
         testID="shelf"
       />
@@ -67,7 +88,12 @@ export function ShelvesScreen() {
           {all.length === 0 && <ToPieces />}
         </>
       ) : (
-        <Action title={SHELVES_SCREEN.new(KINDS[kind].one)} testID="new-record" onPress={() => router.push(`/shelves/${kind}/new`)} />
+        <View style={{ flexDirection: 'row', gap: space.small }}>
+          <View style={{ flex: 1 }}>
+            <Action title={SHELVES_SCREEN.new(KINDS[kind].one)} testID="new-record" onPress={() => router.push(`/shelves/${kind}/new`)} />
+          </View>
+          {all.length > 1 && !chosen.on && <Action kind="plain" title={CHOSEN.several} testID="choose-several" onPress={chosen.begin} />}
+        </View>
       )}
       {all.length >= SEARCHED_FROM && (
         <View style={{ paddingTop: space.large }}>
@@ -80,14 +106,23 @@ export function ShelvesScreen() {
           />
         </View>
       )}
-      <Found kind={kind} shelves={data} wanted={sought} />
-      <View style={{ paddingTop: space.wide }} role="list">
-        <LinkRow href="/settings" inset={0} testID="open-settings">
-          <Words bold tone="touch">
-            {SHELVES_SCREEN.settings}
-          </Words>
-        </LinkRow>
-      </View>
+      <Found
+        kind={kind}
+        shelves={data}
+        wanted={sought}
+        currentId={currentId}
+        chosen={chosen.on ? chosen.items.map(({ id }) => id).join(' ') : null}
+        onChoose={toggle}
+      />
+      {!beside && (
+        <View style={{ paddingTop: space.wide }} role="list">
+          <LinkRow href="/settings" inset={0} testID="open-settings">
+            <Words bold tone="touch">
+              {SHELVES_SCREEN.settings}
+            </Words>
+          </LinkRow>
+        </View>
+      )}
     </Screen>
   );
 }
@@ -96,9 +131,14 @@ interface FoundProps {
   kind: ShelfKind;
   shelves: Shelves;
   wanted: string;
+  currentId: string | undefined;
+  /** Ids with a blank between them while several are chosen; null where rows lead to their pages. */
+  chosen: string | null;
+  /** Must keep its identity between renders. */
+  onChoose(record: ShelfRecord): void;
 }
 
-const Found = memo(function Found({ kind, shelves, wanted }: FoundProps) {
+const Found = memo(function Found({ kind, shelves, wanted, currentId, chosen, onChoose }: FoundProps) {
   const units = useUnits();
   const about = useMemo(() => aboutShelves(shelves, units), [shelves, units]);
   const all: readonly ShelfRecord[] = shelves[kind];
@@ -109,6 +149,7 @@ const Found = memo(function Found({ kind, shelves, wanted }: FoundProps) {
   });
   const archived = found.filter(({ id }) => shelves.archived.includes(id));
   const present = found.filter((record) => !archived.includes(record));
+  const rows = { kind, about, shelves, currentId, chosen, onChoose };
   const onPaper = (): string[] =>
     paperPages(
       shelfPaper(
@@ -120,7 +161,7 @@ const Found = memo(function Found({ kind, shelves, wanted }: FoundProps) {
   return (
     <>
       <OnPaper pages={onPaper} />
-      <RecordList kind={kind} records={present} about={about} shelves={shelves} />
+      <RecordList {...rows} records={present} />
       {found.length === 0 && (
         <Words tone="muted" testID="no-record">
           {all.length === 0 ? SHELVES_SCREEN.noYet(KINDS[kind].one) : SHELVES_SCREEN.noneThemThese}
@@ -131,7 +172,7 @@ const Found = memo(function Found({ kind, shelves, wanted }: FoundProps) {
           <Words bold role="heading" aria-level={2}>
             {SHELVES_SCREEN.archived}
           </Words>
-          <RecordList kind={kind} records={archived} about={about} shelves={shelves} />
+          <RecordList {...rows} records={archived} />
         </View>
       )}
     </>
@@ -146,12 +187,12 @@ const textOf = (kind: ShelfKind, record: ShelfRecord, about: About): string =>
 /** So many rows are drawn at once; the rest of a long shelf comes without holding up a finger. */
 const AT_ONCE = 24;
 
-function RecordList({ kind, records: all, about, shelves }: { kind: ShelfKind; records: readonly ShelfRecord[]; about: About; shelves: Shelves }) {
-  const [first, rest] = [all.slice(0, AT_ONCE), all.slice(AT_ONCE)];
+function RecordList({ records: all, ...rest }: RowsProps) {
+  const [first, later] = [all.slice(0, AT_ONCE), all.slice(AT_ONCE)];
   return (
     <View role="list">
-      <Rows kind={kind} records={first} about={about} shelves={shelves} />
-      {rest.length > 0 && <LaterRows key={kind} kind={kind} records={rest} about={about} shelves={shelves} />}
+      <Rows {...rest} records={first} />
+      {later.length > 0 && <LaterRows key={rest.kind} {...rest} records={later} />}
     </View>
   );
 }
@@ -163,14 +204,12 @@ function LaterRows(props: RowsProps) {
   return <Rows {...props} records={useDeferredValue(props.records, NONE)} />;
 }
 
-interface RowsProps {
-  kind: ShelfKind;
+interface RowsProps extends Omit<FoundProps, 'wanted'> {
   records: readonly ShelfRecord[];
   about: About;
-  shelves: Shelves;
 }
 
-const Rows = memo(function Rows({ kind, records, about, shelves }: RowsProps) {
+const Rows = memo(function Rows({ kind, records, about, shelves, currentId, chosen, onChoose }: RowsProps) {
   const stock = useMadeStock(kind === 'made' && records.length > 0);
   return (
     <>
@@ -181,6 +220,9 @@ const Rows = memo(function Rows({ kind, records, about, shelves }: RowsProps) {
           record={record}
           about={about}
           shelves={shelves}
+          current={record.id === currentId}
+          chosen={chosen === null ? null : chosen.split(' ').includes(record.id)}
+          onChoose={onChoose}
           left={'stripes' in record && stock ? leftWords(stock(record).left_kg, record, about.units) : null}
         />
       ))}
@@ -188,16 +230,18 @@ const Rows = memo(function Rows({ kind, records, about, shelves }: RowsProps) {
   );
 });
 
-interface RowProps extends Omit<RowsProps, 'records'> {
+interface RowProps extends Omit<RowsProps, 'records' | 'currentId' | 'chosen'> {
   record: ShelfRecord;
+  current: boolean;
+  chosen: boolean | null;
   /** Of made glass: how much of it is left, where that is known. */
   left: string | null;
 }
 
 /** One that stays found is not drawn anew. */
-const Row = memo(function Row({ kind, record, about, shelves, left }: RowProps) {
-  return (
-    <LinkRow href={`/shelves/${kind}/${record.id}`} inset={0} testID={`record-${record.id}`}>
+const Row = memo(function Row({ kind, record, about, shelves, current, chosen, onChoose, left }: RowProps) {
+  const shown = (
+    <>
       {'colour' in record && <Swatch colour={record.colour} />}
       {'use' in record && <FormMark form={record} />}
       {'stripes' in record && <StripedSwatch shelves={shelves} made={record} />}
@@ -219,6 +263,15 @@ const Row = memo(function Row({ kind, record, about, shelves, left }: RowProps) 
         .map((hash) => (
           <Thumbnail key={hash} hash={hash} px={ROW_PX} alt={SHELVES_SCREEN.pictureOf(titleOf(kind, record, about))} />
         ))}
+    </>
+  );
+  return chosen === null ? (
+    <LinkRow href={`/shelves/${kind}/${record.id}`} inset={0} current={current} testID={`record-${record.id}`}>
+      {shown}
     </LinkRow>
+  ) : (
+    <ChooseRow on={chosen} name={titleOf(kind, record, about)} onPress={() => onChoose(record)} inset={0} testID={`choose-${record.id}`}>
+      {shown}
+    </ChooseRow>
   );
 });

@@ -203,3 +203,11 @@ export const RECORD_SCREEN = {
   fuseNoOther:
     'Fuse it with no other glass before a strip test of the two holds. Anneal its first piece longer and cooler, and look at it between polarisers. It gets a family of its own, with the figures of the one chosen here until you know better.',
 } as const;
+
+export const CHOSEN_RECORDS = {
+  archive: 'Archive',
+  export: 'Export',
+  exportTable: 'Export as a table (CSV)',
+  archived: (many: string): string => `${many} archived.`,
+  restored: (many: string): string => `${many} taken out again.`,
+} as const;

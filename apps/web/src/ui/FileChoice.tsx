@@ -7,10 +7,12 @@ interface FileChoiceProps extends Omit<ActionProps, 'onPress'> {
   /** What the device offers: endings and media types, between commas. */
   accept: string;
   multiple?: boolean;
+  /** Asks for a new picture, where the device has a camera. */
+  camera?: boolean;
   onFiles(files: File[]): void;
 }
 
-export function FileChoice({ accept, multiple = false, onFiles, testID, ...action }: FileChoiceProps) {
+export function FileChoice({ accept, multiple = false, camera = false, onFiles, testID, ...action }: FileChoiceProps) {
   const input = useRef<HTMLInputElement>(null);
   return (
     <View>
@@ -20,6 +22,7 @@ export function FileChoice({ accept, multiple = false, onFiles, testID, ...actio
         type: 'file',
         accept,
         multiple,
+        ...(camera ? { capture: 'environment' } : {}),
         hidden: true,
         'data-testid': `${testID}-input`,
         onChange: (event: { target: HTMLInputElement }) => {

@@ -11,6 +11,8 @@ export interface ListScreenProps<T> extends HeaderProps {
   before?: ReactNode;
   onNearEnd?(): void;
   place?: ListPlace;
+  /** Stays at the bottom while the list scrolls. */
+  footer?: ReactNode;
 }
 
 export interface ListPlace {
@@ -23,7 +25,7 @@ export interface ListPlace {
 }
 
 /** A page that is one long list: only the rows in sight exist. */
-export function ListScreen<T>({ items, keyOf, renderItem, before, onNearEnd, place, ...header }: ListScreenProps<T>) {
+export function ListScreen<T>({ items, keyOf, renderItem, before, onNearEnd, place, footer, ...header }: ListScreenProps<T>) {
   const width = useColumnWidth();
   const list = useRef<FlatList<T>>(null);
   const [headHeight, setHeadHeight] = useState(0);
@@ -69,6 +71,7 @@ export function ListScreen<T>({ items, keyOf, renderItem, before, onNearEnd, pla
         onEndReachedThreshold={1.5}
         testID="screen-scroll"
       />
+      {footer}
     </Page>
   );
 }

@@ -25,15 +25,15 @@ export function Tick({ on, title, onPress, behind = false, style = {}, testID }:
       title={title}
       onPress={onPress}
       iconRight={behind}
-      checkedIcon={<Mark on />}
-      uncheckedIcon={<Mark on={false} />}
+      checkedIcon={<TickMark on />}
+      uncheckedIcon={<TickMark on={false} />}
       containerStyle={style}
       testID={testID}
     />
   );
 }
 
-function Mark({ on }: { on: boolean }) {
+export function TickMark({ on }: { on: boolean }) {
   const { colours } = useTheme();
   return (
     <Svg width={24} height={24} viewBox="0 0 24 24" style={{ flexShrink: 0 }} aria-hidden>

@@ -3,10 +3,15 @@ import { memo, useMemo, useRef } from 'react';
 import { View } from 'react-native';
 import { Action } from './Action';
 import { isWide, useLayout } from './useWidth';
-import type { Layup } from '@/layup/useLayup';
 import { UNDO_BAR } from './said';
 
-type Undoing = Pick<Layup, 'undo' | 'redo' | 'goBack' | 'goForth'>;
+/** undo and redo: what each would take back or do again; null where there is nothing. */
+export interface Undoing {
+  undo: string | null;
+  redo: string | null;
+  goBack(): void;
+  goForth(): void;
+}
 
 export function UndoBar({ layup }: { layup: Undoing }) {
   const now = useRef(layup);

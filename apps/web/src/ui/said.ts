@@ -231,3 +231,20 @@ export const UNDO_BAR = {
   undo: 'Undo',
   redo: 'Redo',
 } as const;
+
+export const BROUGHT = {
+  dropPicture: 'Drop it: the picture is added here.',
+  dropFile: 'Drop it: a piece is imported, a schedule is read.',
+  noPicture: 'No picture is kept here. Open the record of a firing, or a glass or mould on the shelves.',
+  noSchedule: 'This is no piece of Torvin’s. To read a schedule, open the piece that it is for.',
+  close: 'Close',
+} as const;
+
+export const CHOSEN = {
+  none: 'Tap what you mean',
+  count: (count: number): string => `${count} chosen`,
+  region: 'What is done with those that are chosen',
+  end: 'Choose no more',
+  all: (shown: number): string => `All ${shown} shown`,
+  several: 'Choose several',
+} as const;

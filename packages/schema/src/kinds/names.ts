@@ -1,6 +1,4 @@
 /** What each kind of record is called, and where it is found: what can be known of it without what it holds. */
-import type { AnyRecord, RecordOf } from './all';
-
 export interface KindNames {
   /** In addresses. */
   path: string;
@@ -50,21 +48,3 @@ export const SHELF_KINDS = [
 export type ShelfKind = (typeof SHELF_KINDS)[number];
 
 export const isKind = (name: string): name is KindName => name in KIND_NAMES;
-
-const byName = (a: AnyRecord, b: AnyRecord): number => ('name' in a && 'name' in b ? a.name.localeCompare(b.name) : 0);
-
-const WHEN: { [K in KindName]?: (record: RecordOf<K>) => number } = {
-  made: ({ madeAt }) => madeAt,
-  stripTests: ({ testedAt }) => testedAt,
-  coated: ({ coatedAt }) => coatedAt,
-  makings: ({ begunAt }) => begunAt,
-};
-
-/** Newest first where a kind has a time, else by name. */
-export function inOrder(kind: KindName, list: readonly AnyRecord[]): AnyRecord[] {
-  const when = WHEN[kind] as ((record: AnyRecord) => number) | undefined;
-  return list.toSorted(when ? (a, b) => when(b) - when(a) : byName);
-}
-
-/** The pictures that a record names, of whatever kind it is. */
-export const photosOf = (record: AnyRecord): readonly string[] => ('photos' in record ? (record.photos ?? []) : []);

@@ -1,5 +1,6 @@
 import { BenchScreen } from '@/bench/BenchScreen';
+import { LearnedOf, PieceMark, RunningSection } from '@/workbench';
 
 export default function BenchPage() {
-  return <BenchScreen />;
+  return <BenchScreen {...{ LearnedOf, PieceMark, RunningSection }} />;
 }

@@ -1,1 +1,1 @@
-export { ShelvesScreen as default } from '@/workbench';
+export { ShelvesPage as default } from '@/workbench';

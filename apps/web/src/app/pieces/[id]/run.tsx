@@ -1,1 +1,5 @@
-export { RunPage as default } from '@/workbench';
+import { EarlierEngine, FilesPanel, RunPage, RunPanels, RunSheetOnPaper, SegmentSheet } from '@/workbench';
+
+export default function Page() {
+  return <RunPage {...{ EarlierEngine, FilesPanel, RunPanels, RunSheetOnPaper, SegmentSheet }} />;
+}

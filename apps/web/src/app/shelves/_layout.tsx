@@ -1,0 +1,1 @@
+export { ShelvesLayout as default } from '@/workbench';

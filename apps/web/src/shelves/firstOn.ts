@@ -1,0 +1,8 @@
+import type { ShelfKind, Shelves } from '@torvin/schema';
+import type { ShelfRecord } from '@/outside/records';
+
+/** What stands open beside a shelf until something of it is chosen: what was open before, else the first that is not archived. */
+export function firstOn(kind: ShelfKind, shelves: Shelves, at?: string): ShelfRecord | undefined {
+  const records: readonly ShelfRecord[] = shelves[kind];
+  return records.find(({ id }) => id === at) ?? records.find(({ id }) => !shelves.archived.includes(id));
+}

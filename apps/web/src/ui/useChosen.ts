@@ -1,0 +1,31 @@
+/** Several of a list, chosen to be worked on together. */
+import { useState } from 'react';
+
+export interface Chosen<T> {
+  /** Whether rows are being chosen. */
+  on: boolean;
+  items: readonly T[];
+  has(id: string): boolean;
+  begin(): void;
+  toggle(item: T): void;
+  add(items: readonly T[]): void;
+  end(): void;
+}
+
+export function useChosen<T extends { id: string }>(): Chosen<T> {
+  const [chosen, setChosen] = useState<ReadonlyMap<string, T> | null>(null);
+  return {
+    on: chosen !== null,
+    items: [...(chosen?.values() ?? [])],
+    has: (id) => chosen?.has(id) ?? false,
+    begin: () => setChosen(new Map()),
+    toggle: (item) =>
+      setChosen((now) => {
+        const next = new Map(now);
+        if (!next.delete(item.id)) next.set(item.id, item);
+        return next;
+      }),
+    add: (items) => setChosen((now) => new Map([...(now ?? []), ...items.map((one) => [one.id, one] as const)])),
+    end: () => setChosen(null),
+  };
+}
