@@ -1,7 +1,7 @@
 /** When to be at the kiln, for a calendar (RFC 5545): times are of the one clock that does not change, so each calendar shows them by its own. */
 import type { Moments } from '@torvin/core/schedule';
 import { type EventAttributes, createEvents } from 'ics';
-import { CALENDAR } from './words';
+import { CALENDAR } from '@/ui/said';
 
 export interface ForCalendar {
   /** Of the step of the journey, planned or started: a later file for it takes the place of an earlier one. */

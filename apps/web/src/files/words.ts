@@ -12,17 +12,6 @@ export const KEY_IN_SVG = {
   powerOffBefore: 'Power off before reaching in.',
 } as const;
 
-export const CALENDAR = {
-  check: 'Check',
-  holdsHottestSchedule: 'It holds at its hottest, by the schedule.',
-  controllerDone: 'The controller is done',
-  closedKilnCools: 'From here on the closed kiln cools by itself.',
-  mayBeOpened: 'May be opened',
-  estimatedOpenWhen: (opensBelow: string): string => `Estimated. Open when the kiln reads ${opensBelow} or less.`,
-  in: (what: string, kilnName: string): string => `${what} in ${kilnName}`,
-  calendarCouldNot: 'The calendar could not be written.',
-} as const;
-
 export const LABEL_SCREEN = {
   theHeight: 'The height',
   theGap: 'The gap',

@@ -18,3 +18,8 @@ export const PHOTOS = {
   browserNoRoom: 'This browser has no room to keep the picture: leave this page open until the server answers.',
   keptStudiosOwn: 'Kept on this studio’s own server, without place and time of the camera.',
 } as const;
+
+export const PIECE_MARK = {
+  pictureOf: (name: string): string => `Picture of ${name}`,
+  fromAbove: (name: string): string => `${name} from above`,
+} as const;

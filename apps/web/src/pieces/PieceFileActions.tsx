@@ -44,6 +44,12 @@ const OUTCOMES: Record<Imported['outcome'], string> = {
   copied: PIECE_FILE_ACTIONS.copyPieceItself,
 };
 
+/** Files that are still to be read, of how many. */
+interface Left {
+  files: readonly File[];
+  of: number;
+}
+
 /** Each piece of a file of several, as a file of its own; the file itself where it is of one. */
 async function apart(file: File): Promise<File[]> {
   const read: unknown = await file
@@ -59,20 +65,24 @@ async function apart(file: File): Promise<File[]> {
 export function ReadPieceFile({ beside }: { beside: ReactNode }) {
   const router = useRouter();
   const client = useQueryClient();
-  const [said, setSaid] = useState<{ tone: 'warn' | 'plain'; words: string; pieceId?: string; asks?: readonly File[] } | null>(null);
+  const [said, setSaid] = useState<{ tone: 'warn' | 'plain'; words: string; pieceId?: string; asks?: Left } | null>(null);
 
   async function read(file: File): Promise<void> {
     await readAll(await apart(file));
   }
 
   /** One after another; where one asks, it and those after it wait for the answer. */
-  async function readAll(files: readonly File[], running: ImportQuery['running'] = 'ask'): Promise<void> {
-    for (const [i, one] of files.entries()) if (!(await readOne(one, running, files.slice(i)))) return;
-    if (files.length > 1) setSaid({ tone: 'plain', words: PIECE_FILE_ACTIONS.areHereNow(files.length) });
+  async function readAll(files: readonly File[], running: ImportQuery['running'] = 'ask', of = files.length): Promise<void> {
+    for (const [i, one] of files.entries()) if (!(await readOne(one, running, { files: files.slice(i), of }))) return;
+    if (of > 1) setSaid({ tone: 'plain', words: PIECE_FILE_ACTIONS.areHereNow(of) });
   }
 
+  const readOn = (running: ImportQuery['running']): void => {
+    if (said?.asks) void readAll(said.asks.files, running, said.asks.of);
+  };
+
   /** Whether it is in. */
-  async function readOne(file: File, running: ImportQuery['running'], left: readonly File[]): Promise<boolean> {
+  async function readOne(file: File, running: ImportQuery['running'], left: Left): Promise<boolean> {
     try {
       const { piece, outcome } = await sendFile(asks.importPiece, file, { running });
       adoptPiece(client, piece);
@@ -109,8 +119,8 @@ export function ReadPieceFile({ beside }: { beside: ReactNode }) {
           actions={
             said.asks ? (
               <>
-                <Action kind="second" title={PIECE_FILE_ACTIONS.runsToo} testID="read-running-in" onPress={() => void readAll(said.asks ?? [], 'in')} />
-                <Action kind="second" title={PIECE_FILE_ACTIONS.leaveItOut} testID="read-running-out" onPress={() => void readAll(said.asks ?? [], 'out')} />
+                <Action kind="second" title={PIECE_FILE_ACTIONS.runsToo} testID="read-running-in" onPress={() => readOn('in')} />
+                <Action kind="second" title={PIECE_FILE_ACTIONS.leaveItOut} testID="read-running-out" onPress={() => readOn('out')} />
               </>
             ) : (
               said.pieceId && (

@@ -9,7 +9,7 @@ import { ringsPath } from '@/plan/geometry';
 import { SectionDrawing } from '@/section/SectionDrawing';
 import { useTheme } from '@/theme/ThemeContext';
 import { tellsNothing } from './tellsNothing';
-import { PIECE_MARK } from './words';
+import { PIECE_MARK } from '@/photos/words';
 
 export interface PieceMarkProps {
   piece: Pick<PieceRow, 'name' | 'profile' | 'photo'>;

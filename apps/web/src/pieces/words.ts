@@ -125,11 +125,6 @@ export const PIECE_FORM = {
   cuttingEyeProtection: 'Cutting: eye protection, and cut or grind wet. Shelf primer is dusty when dry: a respirator, and wipe up wet.',
 } as const;
 
-export const PIECE_MARK = {
-  pictureOf: (name: string): string => `Picture of ${name}`,
-  fromAbove: (name: string): string => `${name} from above`,
-} as const;
-
 export const PATTERN_ROWS = {
   fromAPattern: 'From a pattern',
   allPatterns: (total: number): string => `All ${total} patterns`,

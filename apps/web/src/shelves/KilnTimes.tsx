@@ -23,6 +23,7 @@ import { compute } from '@/engine/client';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Field } from '@/ui/Field';
+import { CELL, COLUMNS } from '@/ui/columns';
 import { Notice } from '@/ui/Notice';
 import { Words } from '@/ui/Words';
 import { showFault } from '@/ui/showFault';
@@ -168,6 +169,7 @@ export function KilnTimes({ ref, record, getValues, setValue }: KilnTimesProps) 
 
   const kept = useMemo(() => keptOf(record, units), [record, units]);
   const field = (key: Asked, label: string, hint?: string) => (
+    <View style={CELL}>
     <Field
       label={label}
       value={typed[key] ?? ''}
@@ -176,6 +178,7 @@ export function KilnTimes({ ref, record, getValues, setValue }: KilnTimesProps) 
       hint={[kept[key] && KILN_TIMES.asItIs(kept[key]), hint].filter(Boolean).join('; ')}
       testID={`kiln-${key}`}
     />
+    </View>
   );
   return (
     <View style={{ gap: space.medium }} testID="kiln-times">
@@ -185,12 +188,14 @@ export function KilnTimes({ ref, record, getValues, setValue }: KilnTimesProps) 
       <Words size="label" tone="muted">
         {KILN_TIMES.emptyUsualShelf}
       </Words>
+      <View style={COLUMNS}>
       {field('climb500', KILN_TIMES.coldFullPower(degrees(500)), 'as 1:20, 80 min, 1 h 20 min')}
       {field('climb800', KILN_TIMES.fromColdTo(degrees(800)), KILN_TIMES.tellsLossesTop)}
       {field('climb1000', KILN_TIMES.coldIfGoes(degrees(1000)))}
       {field('fall', KILN_TIMES.closedOff(degrees(FALL.from_C), degrees(FALL.to_C)))}
       {field('tail', KILN_TIMES.andOnFrom(degrees(TAIL.from_C), degrees(TAIL.to_C)), KILN_TIMES.nextMorningThick)}
       {field('apart', KILN_TIMES.betweenTwoPlaces(units.length === 'in', degrees(500)), KILN_TIMES.ifKnownSuch(text(formatDifference(8, unit))))}
+      </View>
       <Action kind="second" title={KILN_TIMES.workOutConstants} testID="kiln-work-out" onPress={() => void workOut()} />
       {said && (
         <Notice tone={said.tone} testID="kiln-worked-out">

@@ -6,8 +6,9 @@ import { View } from 'react-native';
 import { useUnits } from '@/data/FormUnits';
 import { PhotoPicker } from '@/photos/Photos';
 import { FormMark } from '@/section/FormDrawing';
-import { COLUMN_WIDTH, space } from '@/theme/theme';
+import { space } from '@/theme/theme';
 import { Choice } from '@/ui/Choice';
+import { CELL, COLUMNS, WHOLE_ROW } from '@/ui/columns';
 import { Field } from '@/ui/Field';
 import { Fold } from '@/ui/Fold';
 import { FoundChoice } from '@/ui/FoundChoice';
@@ -34,7 +35,7 @@ export function RecordFields({ fields: all, entry, control, errors, shelves, bet
   'use no memo'; // The form library changes its errors in place.
   const fields = all.filter((field) => isAsked(field, entry));
   const row = (field: FieldOf) => (
-    <View key={field.key} style={takesRow(field) ? ROW : CELL}>
+    <View key={field.key} style={takesRow(field) ? WHOLE_ROW : CELL}>
       <Controller
         control={control}
         name={field.key}
@@ -64,10 +65,6 @@ export function RecordFields({ fields: all, entry, control, errors, shelves, bet
   );
 }
 
-/** Two beside one another where there is room for two, each in a place of its own. */
-const COLUMNS = { flexDirection: 'row', flexWrap: 'wrap', columnGap: space.wide, rowGap: space.medium, alignItems: 'flex-start' } as const;
-const CELL = { flexGrow: 1, flexBasis: '40%', minWidth: 280, maxWidth: COLUMN_WIDTH } as const;
-const ROW = { width: '100%' } as const;
 /** Pictures, and what is written in many lines. */
 const takesRow = (field: FieldOf): boolean => field.as === 'pictures' || field.as === 'points' || (field.as === 'words' && Boolean(field.long));
 

@@ -190,7 +190,7 @@ const AT_ONCE = 24;
 function RecordList({ records: all, ...rest }: RowsProps) {
   const [first, later] = [all.slice(0, AT_ONCE), all.slice(AT_ONCE)];
   return (
-    <View role="list">
+    <View role="list" style={{ marginHorizontal: -INSET }}>
       <Rows {...rest} records={first} />
       {later.length > 0 && <LaterRows key={rest.kind} {...rest} records={later} />}
     </View>
@@ -198,6 +198,8 @@ function RecordList({ records: all, ...rest }: RowsProps) {
 }
 
 const ROW_PX = 48;
+/** Beside the words of a row, so that the open one stands out round them. */
+const INSET = space.small;
 const NONE: readonly ShelfRecord[] = [];
 
 function LaterRows(props: RowsProps) {
@@ -241,7 +243,7 @@ interface RowProps extends Omit<RowsProps, 'records' | 'currentId' | 'chosen'> {
 /** One that stays found is not drawn anew. */
 const Row = memo(function Row({ kind, record, about, shelves, current, chosen, onChoose, left }: RowProps) {
   const shown = (
-    <>
+    <View style={{ flex: 1, flexDirection: 'row', alignItems: 'center', gap: space.medium }}>
       {'colour' in record && <Swatch colour={record.colour} />}
       {'use' in record && <FormMark form={record} />}
       {'stripes' in record && <StripedSwatch shelves={shelves} made={record} />}
@@ -263,14 +265,14 @@ const Row = memo(function Row({ kind, record, about, shelves, current, chosen, o
         .map((hash) => (
           <Thumbnail key={hash} hash={hash} px={ROW_PX} alt={SHELVES_SCREEN.pictureOf(titleOf(kind, record, about))} />
         ))}
-    </>
+    </View>
   );
   return chosen === null ? (
-    <LinkRow href={`/shelves/${kind}/${record.id}`} inset={0} current={current} testID={`record-${record.id}`}>
+    <LinkRow href={`/shelves/${kind}/${record.id}`} inset={INSET} current={current} testID={`record-${record.id}`}>
       {shown}
     </LinkRow>
   ) : (
-    <ChooseRow on={chosen} name={titleOf(kind, record, about)} onPress={() => onChoose(record)} inset={0} testID={`choose-${record.id}`}>
+    <ChooseRow on={chosen} name={titleOf(kind, record, about)} onPress={() => onChoose(record)} inset={INSET} testID={`choose-${record.id}`}>
       {shown}
     </ChooseRow>
   );
