@@ -3,10 +3,9 @@
  * phone network, and what one machine carries.
  */
 import { firingsOf } from '@torvin/core/piece';
-import { readFileSync } from 'node:fs';
+import { readFileSync, readdirSync, statSync } from 'node:fs';
 import { join } from 'node:path';
-import { gzipSync } from 'node:zlib';
-import type { CDPSession } from 'puppeteer-core';
+import { type CDPSession, PredefinedNetworkConditions } from 'puppeteer-core';
 import { openDatabase } from '../apps/server/src/opening/open';
 import { fillTenYears } from '../apps/server/src/test/tenYears';
 import { ROOT, Studio, wholePieces } from '../e2e/server';
@@ -124,12 +123,44 @@ async function coldRunSheet(studio: Studio): Promise<void> {
   }
 }
 
+/** A phone four times slower than this machine. */
+const SLOWER = 4;
+
+/** From the touch to the first figure of the Bench: the first visit over Chromium's preset of a fast phone network, the second without any. */
+async function firstFigures(studio: Studio): Promise<void> {
+  const browser = await launch();
+  try {
+    const me = await Visitor.open(browser, PHONE);
+    await me.page.emulateCPUThrottling(SLOWER);
+    await me.page.emulateNetworkConditions(PredefinedNetworkConditions['Fast 4G']);
+    const visit = async (): Promise<string> => {
+      const since = performance.now();
+      const going = me.page.goto(`${studio.address}/bench`);
+      await me.page.waitForSelector('[data-testid="waiting-piece"], [data-testid="opens-at"]');
+      const took = performance.now() - since;
+      await going;
+      return `${(took / 1000).toFixed(1)} s`;
+    };
+    const first = await visit();
+    await me.page.waitForFunction(() => navigator.serviceWorker.controller !== null || navigator.serviceWorker.ready.then(() => true));
+    await me.page.waitForFunction(
+      async () => (await caches.keys()).length > 0 && (await navigator.serviceWorker.getRegistration())?.active?.state === 'activated',
+    );
+    await me.page.goto('about:blank');
+    await me.page.setOfflineMode(true);
+    process.stdout.write(`first figures of the Bench on Fast 4G, ${SLOWER} times slower: ${first}; on a second visit without network: ${await visit()}\n`);
+  } finally {
+    await browser.close();
+  }
+}
+
 export async function measureTenYears(): Promise<void> {
   if (!process.env.CHROMIUM_PATH) return;
   const studio = await filled();
   try {
     await lists(studio.address);
     await capacity(studio.address);
+    await firstFigures(studio);
     await coldRunSheet(studio);
     await scrolled(studio);
   } finally {
@@ -194,10 +225,18 @@ async function scrolled(studio: Studio): Promise<void> {
   }
 }
 
-/** What the first page's scripts weigh, gzipped: those that index.html names. */
+/** What scripts weigh as they are sent: those that index.html names, and with what the first run sheet needs besides. */
 export function measureFirstView(): void {
   const dist = join(ROOT, 'apps/web/dist');
   const named = [...readFileSync(join(dist, 'index.html'), 'utf8').matchAll(/src="(\/_expo\/[^"]+\.js)"/g)].map(([, path]) => path);
-  const bytes = named.reduce((sum, path) => sum + gzipSync(readFileSync(join(dist, path))).length, 0);
-  process.stdout.write(`first view: ${(bytes / 1000).toFixed(0)} kB of JavaScript gzipped, every layout and list counted in\n`);
+  const run = readdirSync(join(dist, '_expo/static/js/web')).filter((name) => /^run-.*\.js$/.test(name));
+  const sheet = [
+    ...run.map((name) => `_expo/static/js/web/${name}`),
+    ...readdirSync(join(dist, 'workers')).flatMap((name) => (name.endsWith('.js') ? `workers/${name}` : [])),
+  ];
+  const kB = (paths: readonly string[], packed: 'br' | 'gz'): string =>
+    (paths.reduce((sum, path) => sum + statSync(join(dist, `${path}.${packed}`)).size, 0) / 1000).toFixed(0);
+  process.stdout.write(
+    `first view: ${kB(named, 'br')} kB of JavaScript as brotli, ${kB(named, 'gz')} as gzip; with the first run sheet ${kB([...named, ...sheet], 'br')}\n`,
+  );
 }

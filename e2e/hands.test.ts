@@ -62,6 +62,7 @@ const ready = (): Promise<unknown> => me.page.waitForFunction(() => document.que
 test('a picture dropped or pasted goes to the record that is open, and where none is kept it is said so', async () => {
   await visit(PHONE, '/shelves/forms/basin-mould');
   await me.find('add-photo');
+  await me.press('add-photo');
   await me.find('take-photo');
   expect(await me.of('[data-testid="take-photo-input"]', (node) => node.getAttribute('capture'))).toBe('environment');
   await hand('drop', picture);
@@ -96,6 +97,7 @@ test('a schedule pasted over a piece, or dropped as a file, is read on the page 
 
 test('several pieces are tagged and archived at once, which can be taken back; written to one file, which is read in again from any page', async () => {
   await visit(PHONE, '/pieces');
+  await me.press('pieces-more');
   await me.press('choose-several');
   const rows = await me.page.$$('[data-testid="choose-piece"]');
   expect(rows.length).toBeGreaterThan(2);

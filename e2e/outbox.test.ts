@@ -103,7 +103,7 @@ describe('while the server is away', () => {
       await me.type('layer-depth', '5');
       await me.page.keyboard.press('Enter');
       await me.press('close-layer-sheet');
-      await me.sees('connection', /^offline · 3 wait$/);
+      await me.sees('connection', /^offline · (as of [^·]+ · )?3 wait$/);
       expect(await me.inspect()).toEqual({ overflow: [], overlaps: [], smallTargets: [], accessibility: [] });
     });
     await me.gone('connection');

@@ -99,9 +99,6 @@ await phone.of('[data-testid="reckon-size-medium"]', (node) => node.scrollIntoVi
 await phone.sees('reckon-words', /Lace/);
 await take(phone, 'reckon-phone');
 await phone.press('close-reckon');
-await go(phone, '/shelves');
-await phone.find('new-record');
-await take(phone, 'shelves-phone');
 await phone.page.close();
 
 const dark = await Visitor.open(browser, PHONE, 'dark');
@@ -129,6 +126,9 @@ await wide.type('find-field', 'basin');
 await wide.find('found-basin-mould');
 await take(wide, 'find-wide');
 await wide.press('close-find');
+await go(wide, '/shelves?shelf=kilns');
+await wide.find('kiln-times');
+await take(wide, 'shelves-wide');
 await go(wide, '/pieces');
 await wide.openPiece('Plaque no. 14');
 await wide.press('open-run');

@@ -265,6 +265,7 @@ test('a piece is written out, deleted, and read in again equal; what is no piece
   expect(JSON.parse(readFileSync(path, 'utf8'))).toEqual(before);
   await me.press('delete-piece');
   await me.find('take-back');
+  await me.press('pieces-more');
   const input = (await me.page.waitForSelector('[data-testid="read-piece-file-input"]')) as unknown as { uploadFile(path: string): Promise<void> };
   const other = join(folder, 'other.json');
   writeFileSync(other, '{"format":"something"}');

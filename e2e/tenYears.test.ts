@@ -1,4 +1,5 @@
 /** A studio of ten years in the browser: what is sent, how it is kept, how much of a list exists at once, and how one finds a piece. */
+import { readFileSync, readdirSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 import type { HTTPResponse } from 'puppeteer-core';
 import { openDatabase } from '../apps/server/src/opening/open';
@@ -87,4 +88,22 @@ test('all that waits is a touch away from the Bench', async () => {
   expect(await me.sees('pieces-count', /found$/)).toBe(`${/\d+/.exec(all)?.[0]} pieces found`);
   await me.press('filter-waits-yes');
   await me.sees('pieces-count', /^\d+ pieces$/);
+});
+
+test('the first view and the first run sheet weigh no more than a phone can wait for, and nothing that is read later is asked for with them', () => {
+  const dist = join(ROOT, 'apps/web/dist');
+  const page = readFileSync(join(dist, 'index.html'), 'utf8');
+  const first = [...page.matchAll(/src="\/(_expo\/[^"]+\.js)"/g)].map(([, path]) => path);
+  const named = (folder: string, start: string): string[] =>
+    readdirSync(join(dist, folder)).flatMap((name) => (name.startsWith(start) && name.endsWith('.js') ? `${folder}/${name}` : []));
+  const sheet = [...named('_expo/static/js/web', 'run-'), ...named('workers', 'engine-')];
+  expect([first.length, sheet.length]).toEqual([2, 2]);
+  const bytes = (paths: string[], packed: 'br' | 'gz'): number => paths.reduce((sum, path) => sum + statSync(join(dist, `${path}.${packed}`)).size, 0);
+  expect(bytes(first, 'br')).toBeLessThan(350_000);
+  expect(bytes(first, 'gz')).toBeLessThan(450_000);
+  expect(bytes([...first, ...sheet], 'br')).toBeLessThan(560_000);
+  const entry = first.map((path) => readFileSync(join(dist, path), 'utf8')).join('');
+  // Of validation, tables and gestures a word that each has.
+  for (const words of ['discriminated', 'GestureDetector', 'Papa', 'UTF-8'])
+    expect([words, entry.includes(words)]).toEqual([words, false]);
 });

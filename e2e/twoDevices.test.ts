@@ -262,6 +262,7 @@ test('a piece file with a firing that runs asks before it fills the Bench', asyn
   const file = join(mkdtempSync(join(tmpdir(), 'torvin-file-')), 'basin.json');
   writeFileSync(file, JSON.stringify(await other('GET', `pieces/${id}/file`)));
   const me = await phone('/pieces', 'piece-link');
+  await me.press('pieces-more');
   const input = (await me.page.waitForSelector('[data-testid="read-piece-file-input"]')) as unknown as { uploadFile(path: string): Promise<void> };
   await input.uploadFile(file);
   await me.sees('read-piece-said', /A firing in this file has no result yet: in the kiln .* since/);

@@ -7,7 +7,7 @@ const { createHash } = require('node:crypto');
 const { existsSync, readFileSync, readdirSync, statSync } = require('node:fs');
 const path = require('node:path');
 
-const PACKAGES = path.join(__dirname, '../../packages');
+const PACKAGES = path.join(path.dirname(module.filename), '../../packages');
 const INDEX = `${path.sep}index.ts`;
 
 const opened = new Map();
@@ -90,7 +90,7 @@ module.exports = ({ types: t }) => ({
 
 /** Of all indexes: what was made of a module by them holds as long as they stay the same. */
 module.exports.digest = () => {
-  const hash = createHash('sha256').update(readFileSync(__filename));
+  const hash = createHash('sha256').update(readFileSync(module.filename));
   const add = (dir) => {
     for (const name of readdirSync(dir).sort()) {
       const at = path.join(dir, name);

@@ -169,6 +169,9 @@ export const schedules = sqliteTable(
     index('schedules_by_step').on(table.stepId),
     index('schedules_by_snapshot').on(table.snapshotId),
     index('schedules_by_kiln').on(table.kilnId, table.familyId),
+    index('schedules_by_look').on(table.look, table.kilnId),
+    // So that thousands are counted without one of their rows being opened.
+    index('schedules_look').on(table.id, table.look),
     index('schedules_by_form')
       .on(table.formId)
       .where(sql`${table.formId} is not null`),
@@ -290,6 +293,7 @@ export const firings = sqliteTable(
     index('firings_by_load').on(table.loadId),
     index('firings_by_schedule').on(table.scheduleId),
     index('firings_by_piece').on(table.pieceId),
+    index('firings_counted').on(table.deletedAt, table.result, table.scheduleId),
     index('firings_open')
       .on(table.createdAt)
       .where(sql`${table.result} is null and ${table.deletedAt} is null`),

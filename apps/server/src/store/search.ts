@@ -6,6 +6,7 @@ import { type Wanted, forgiving, soughtIn } from '@torvin/core/find';
 import { type SQL, sql } from 'drizzle-orm';
 import type { SQLiteColumn } from 'drizzle-orm/sqlite-core';
 import type { Database } from '../db/database';
+import { keptWhile } from './keptWhile';
 
 /** Whose words: pieces, firings, records of the shelves, what was calculated and kept. */
 export type Of = 'p' | 'f' | 'r' | 'c';
@@ -22,9 +23,10 @@ function isThere(db: Database, said: string): boolean {
   return db.all(found).length > 0;
 }
 
-/** All words that there are; read when they are asked for. */
+/** All words that there are, read when the first is asked for; kept until something is written. */
 function* terms(db: Database): Generator<string> {
-  for (const { term } of db.all<{ term: string }>(sql`select term from search_terms`)) yield term;
+  const writes = db.get<{ n: number }>(sql`select total_changes() as n`)?.n;
+  yield* keptWhile(db, 'terms', [writes], () => db.all<{ term: string }>(sql`select term from search_terms`).map(({ term }) => term));
 }
 
 /** null where nothing that was typed is a word. */

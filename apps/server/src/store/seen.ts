@@ -45,6 +45,7 @@ export function seenFirings(db: Database, { kiln, look }: { kiln: string; look: 
     .limit(SEEN_AT_MOST)
     .all()
     .map(({ id }) => id);
+  if (ids.length === 0) return [];
   const rows = db
     .select({
       ...{ id: firings.id, stepId: schedules.stepId, formId: schedules.formId, segments: schedules.segments, planned: schedules.result },

@@ -156,10 +156,17 @@ export function FindPanel() {
   const { groups, offline, waiting } = useGroups(sought);
   const list = useRef<View & HTMLElement>(null);
   const field = useRef<View & HTMLElement>(null);
+  /** Acts are found here, at once; what the server finds stands behind them. */
+  const isFirstHere = !waiting || groups[0]?.title === FIND_WORDS.groups.acts;
+  const [entered, setEntered] = useState(false);
   const count = groups.reduce((sum, { hits, more }) => sum + hits.length + more, 0);
   useEffect(() => {
     field.current?.querySelector('input')?.focus();
   }, []);
+  const typeOn = (next: string): void => {
+    setEntered(false);
+    setTyped(next);
+  };
   const go = (to: Hit['go']): void => {
     closeShared();
     if (typeof to === 'function') to();
@@ -173,15 +180,21 @@ export function FindPanel() {
     if (key === 'ArrowDown') all[Math.min(at + 1, all.length - 1)]?.focus();
     else if (key === 'ArrowUp' && at >= 0) (at === 0 ? input : all[at - 1])?.focus();
     else if (key === 'Enter' && at >= 0) all[at].click();
-    else if (key === 'Enter' && document.activeElement === input && list.current?.dataset.first === 'here') all[0]?.click();
+    else if (key === 'Enter' && document.activeElement === input) setEntered(true);
     else return false;
     return true;
   }, []);
+  // Who is faster than the list means what is found for all that was typed.
+  useEffect(() => {
+    if (!entered || sought !== typed.trim() || !isFirstHere) return;
+    setEntered(false);
+    list.current?.querySelector<HTMLElement>('[role="link"]')?.click();
+  }, [entered, sought, typed, isFirstHere]);
   return (
     <SharedPanel title={FIND_WORDS.title} closeLabel={FIND_WORDS.close} testID="find" onKey={onKey}>
       <View style={{ flex: 1 }}>
         <View ref={field} style={{ paddingHorizontal: space.large, paddingBottom: space.small }}>
-          <Search label={FIND_WORDS.label} value={typed} onChange={setTyped} hint={FIND_WORDS.hint} testID="find-field" />
+          <Search label={FIND_WORDS.label} value={typed} onChange={typeOn} hint={FIND_WORDS.hint} testID="find-field" />
         </View>
         <ScrollView
           style={{ flex: 1 }}
@@ -195,11 +208,7 @@ export function FindPanel() {
           )}
           <Spoken text={sought !== '' && !waiting ? FIND_WORDS.found(count) : ''} />
           {sought !== '' && !waiting && groups.length === 0 && <Words testID="find-nothing">{FIND_WORDS.nothing(sought)}</Words>}
-          <View
-            ref={list}
-            style={{ opacity: waiting ? 0.6 : 1 }}
-            {...{ dataSet: { first: waiting && groups[0]?.title !== FIND_WORDS.groups.acts ? 'awaited' : 'here' } }}
-          >
+          <View ref={list} style={{ opacity: waiting ? 0.6 : 1 }}>
             {groups.map(({ title, hits, more, all }) => (
               <Part key={title} title={title}>
                 {hits.map((hit) => (

@@ -55,6 +55,8 @@ export function PhotoPicker({ hashes, of, onChange }: PhotoPickerProps) {
   const outbox = useOutbox();
   const [problem, setProblem] = useState<string | null>(null);
   const [lasting, setLasting] = useState(true);
+  /** With fingers: from the camera, or of those that are there. */
+  const [asking, setAsking] = useState(false);
   const answers = useServerAnswers();
   const waiting = localIdsIn(hashes);
   const own = useOwn();
@@ -87,6 +89,7 @@ export function PhotoPicker({ hashes, of, onChange }: PhotoPickerProps) {
 
   const room = PHOTOS_AT_MOST - hashes.length;
   const addAll = (files: readonly File[]): void => {
+    setAsking(false);
     setProblem(files.length > room ? PHOTOS.noMoreThan(PHOTOS_AT_MOST) : null);
     for (const file of files.slice(0, room)) void add(file);
   };
@@ -115,10 +118,14 @@ export function PhotoPicker({ hashes, of, onChange }: PhotoPickerProps) {
           multiple
           disabled={room <= 0}
           testID="add-photo"
+          instead={ofFingers() ? () => setAsking(!asking) : undefined}
           onFiles={addAll}
         />
-        {ofFingers() && (
-          <FileChoice kind="second" title={PHOTOS.takeOne} accept="image/*" camera disabled={room <= 0} testID="take-photo" onFiles={addAll} />
+        {asking && (
+          <>
+            <FileChoice kind="second" title={PHOTOS.takeOne} accept="image/*" camera disabled={room <= 0} testID="take-photo" onFiles={addAll} />
+            <FileChoice kind="second" title={PHOTOS.fromDevice} accept="image/*" multiple disabled={room <= 0} testID="pick-photo" onFiles={addAll} />
+          </>
         )}
       </View>
       {problem && (

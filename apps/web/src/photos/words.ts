@@ -13,6 +13,7 @@ export const PHOTOS = {
   takingIn: (waiting: number): string => `Taking in ${waiting} …`,
   addAPicture: 'Add a picture',
   takeOne: 'Camera',
+  fromDevice: 'From this device',
   noMoreThan: (most: number): string => `At most ${most} pictures are kept here.`,
   keptBrowserUntil: (waiting: number): string => `${waiting} ${waiting === 1 ? 'picture is' : 'pictures are'} kept in this browser until the server answers.`,
   browserNoRoom: 'This browser has no room to keep the picture: leave this page open until the server answers.',

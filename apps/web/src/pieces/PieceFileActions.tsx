@@ -61,8 +61,8 @@ async function apart(file: File): Promise<File[]> {
   return pieces.map((piece) => new File([JSON.stringify(piece)], file.name, { type: 'application/json' }));
 }
 
-/** beside: stands in the same line. */
-export function ReadPieceFile({ beside }: { beside: ReactNode }) {
+/** It takes what is dropped, asked for or not. beside: stands in the same line. */
+export function ReadPieceFile({ shown, beside }: { shown: boolean; beside: ReactNode }) {
   const router = useRouter();
   const client = useQueryClient();
   const [said, setSaid] = useState<{ tone: 'warn' | 'plain'; words: string; pieceId?: string; asks?: Left } | null>(null);
@@ -102,16 +102,18 @@ export function ReadPieceFile({ beside }: { beside: ReactNode }) {
 
   return (
     <View>
-      <View style={{ flexDirection: 'row', flexWrap: 'wrap', justifyContent: 'space-between' }}>
-        <FileChoice
-          kind="plain"
-          title={PIECE_FILE_ACTIONS.importAPiece}
-          accept=".json,application/json"
-          testID="read-piece-file"
-          onFiles={([file]) => void read(file)}
-        />
-        {beside}
-      </View>
+      {shown && (
+        <View style={{ flexDirection: 'row', flexWrap: 'wrap' }}>
+          <FileChoice
+            kind="plain"
+            title={PIECE_FILE_ACTIONS.importAPiece}
+            accept=".json,application/json"
+            testID="read-piece-file"
+            onFiles={([file]) => void read(file)}
+          />
+          {beside}
+        </View>
+      )}
       {said && (
         <Notice
           tone={said.tone}

@@ -3,7 +3,7 @@ import { footprintWords } from '@torvin/core/body';
 import { LOOK_NAMES } from '@torvin/core/look';
 import type { PieceRow, Shelves } from '@torvin/schema';
 import { useRouter } from 'expo-router';
-import { memo, useCallback, useDeferredValue, useRef } from 'react';
+import { memo, useCallback, useDeferredValue, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { readOn, useReadTo } from '@/data/longList';
 import { useShelves } from '@/data/pieces';
@@ -44,6 +44,7 @@ export function PiecesPane({ currentId, beside = false }: { currentId?: string; 
   // Pages are read until the row is there that the address asks for.
   useReadTo(query.row, pieces.rows?.length ?? 0, pieces);
   const chosen = useChosen<PieceRow>();
+  const [more, setMore] = useState(false);
   const now = useRef(chosen);
   now.current = chosen;
   const toggle = useCallback((piece: PieceRow) => now.current.toggle(piece), []);
@@ -73,8 +74,14 @@ export function PiecesPane({ currentId, beside = false }: { currentId?: string; 
       onNearEnd={() => readOn(pieces)}
       before={
         <View aria-busy={pieces.isPlaceholderData} style={{ paddingHorizontal: space.large, opacity: pieces.isPlaceholderData ? 0.6 : 1 }}>
-          <Action title={PIECES_PANE.newPiece} testID="new-piece" onPress={() => router.push('/pieces/new')} />
+          <View style={{ flexDirection: 'row', gap: space.small }}>
+            <View style={{ flex: 1 }}>
+              <Action title={PIECES_PANE.newPiece} testID="new-piece" onPress={() => router.push('/pieces/new')} />
+            </View>
+            <Action kind="plain" title={PIECES_PANE.more} label={PIECES_PANE.moreToDo} testID="pieces-more" onPress={() => setMore(!more)} />
+          </View>
           <ReadPieceFile
+            shown={more}
             beside={rows.length > 1 && !chosen.on && <Action kind="plain" title={CHOSEN.several} testID="choose-several" onPress={chosen.begin} />}
           />
           {(narrowed || total >= SEARCHED_FROM || tags.length > 0) && (

@@ -143,6 +143,8 @@ export const PIECES_PAPER = {
 
 export const PIECES_PANE = {
   newPiece: 'New piece',
+  more: 'More',
+  moreToDo: 'More: import a piece, choose several',
   wordsName: 'words of its name',
   show: 'Show',
   thoseThatWait: 'those that wait',

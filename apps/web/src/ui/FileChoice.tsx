@@ -9,14 +9,16 @@ interface FileChoiceProps extends Omit<ActionProps, 'onPress'> {
   multiple?: boolean;
   /** Asks for a new picture, where the device has a camera. */
   camera?: boolean;
+  /** What a press does instead of asking the device. */
+  instead?(): void;
   onFiles(files: File[]): void;
 }
 
-export function FileChoice({ accept, multiple = false, camera = false, onFiles, testID, ...action }: FileChoiceProps) {
+export function FileChoice({ accept, multiple = false, camera = false, instead, onFiles, testID, ...action }: FileChoiceProps) {
   const input = useRef<HTMLInputElement>(null);
   return (
     <View>
-      <Action {...action} testID={testID} onPress={() => input.current?.click()} />
+      <Action {...action} testID={testID} onPress={instead ?? (() => input.current?.click())} />
       {createElement('input', {
         ref: input,
         type: 'file',

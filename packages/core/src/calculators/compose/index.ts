@@ -1,8 +1,7 @@
 import { resolved } from '../../schedule/resolved';
 import { valueOf } from '../../problem';
-import { marginOf } from '../../schedule/reading';
+import { marginOf , tightest } from '../../schedule/reading';
 import { compose } from '../../schedule/compose';
-import { tightest } from '../../schedule/reading';
 import type { FiringCase } from '../../schedule/firingCase';
 import { verdictOf, whyOf } from '../../schedule/words';
 import { METRIC, type Units } from '../../units/convert';
