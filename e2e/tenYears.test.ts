@@ -104,6 +104,5 @@ test('the first view and the first run sheet weigh no more than a phone can wait
   expect(bytes([...first, ...sheet], 'br')).toBeLessThan(560_000);
   const entry = first.map((path) => readFileSync(join(dist, path), 'utf8')).join('');
   // Of validation, tables and gestures a word that each has.
-  for (const words of ['discriminated', 'GestureDetector', 'Papa', 'UTF-8'])
-    expect([words, entry.includes(words)]).toEqual([words, false]);
+  for (const words of ['discriminated', 'GestureDetector', 'Papa', 'UTF-8']) expect([words, entry.includes(words)]).toEqual([words, false]);
 });

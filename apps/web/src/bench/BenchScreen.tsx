@@ -8,7 +8,7 @@ import { useStudio } from '@/data/studio';
 import { useShelves } from '@/data/pieces';
 import { OnPaper } from '@/paper/OnPaper';
 import { paperPages } from '@/paper/paperPages';
-import { recoatHref , planHref, runHref } from '@/ui/hrefs';
+import { recoatHref, planHref, runHref } from '@/ui/hrefs';
 import type { PieceMarkProps } from '@/pieces/PieceMark';
 import { fromWhen } from '@/ui/clock';
 import { space } from '@/theme/theme';

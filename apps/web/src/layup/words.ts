@@ -210,4 +210,3 @@ export const MADE_NOTES = {
   madeGlassFrom: (fromName: string): string => `made glass from ${fromName}`,
   madeGlass: 'made glass',
 } as const;
-

@@ -40,47 +40,47 @@ export function SettingsScreen() {
   return (
     <Screen title={SETTINGS.title} subtitle={SETTINGS.about} padded={false}>
       <View style={wide ? { flexDirection: 'row', alignItems: 'flex-start' } : undefined}>
-      <View style={column}>
-      <Fold {...part('units')} title={SETTINGS.units} about={SETTINGS.unitsNow(temperatureUnit, lengthUnit, massUnit)}>
-        {() => <StudioUnits />}
-      </Fold>
-      <Fold {...part('screen')} title={SETTINGS.screen} about={SETTINGS.screens[theme]}>
-        {() => <ScreenLook />}
-      </Fold>
-      <Fold {...part('alerts')} title={SETTINGS.alerts} about={calls ? SETTINGS.alertsOn : SETTINGS.alertsOff}>
-        {() => (
-          <>
-            <Tick on={calls} title={SETTINGS.callHere} onPress={() => setCalls(!calls)} testID="settings-calls" />
-            <Tick on={awake} title={SETTINGS.stayAwake} onPress={() => setAwake(!awake)} testID="settings-awake" />
-            <Tick on={letters} title={SETTINGS.letters} onPress={() => setLetters(!letters)} testID="settings-letters" />
-          </>
-        )}
-      </Fold>
-      </View>
-      <View style={column}>
-      <Fold {...part('devices')} title={SETTINGS.devices} about={SETTINGS.devicesAbout}>
-        {() => <OtherDevices />}
-      </Fold>
-      <Fold {...part('device')} title={SETTINGS.device} about={SETTINGS.deviceAbout}>
-        {() => <ThisDevice />}
-      </Fold>
-      <BackupRow opened={open === 'backup'} />
-      <View role="list">
-        <LinkRow href="/settings/diagnostics" testID="open-diagnostics">
-          <View>
-            <Words bold tone="touch">
-              {SETTINGS.report}
-            </Words>
-            <Words size="label" tone="muted">
-              {SETTINGS.reportAbout}
-            </Words>
+        <View style={column}>
+          <Fold {...part('units')} title={SETTINGS.units} about={SETTINGS.unitsNow(temperatureUnit, lengthUnit, massUnit)}>
+            {() => <StudioUnits />}
+          </Fold>
+          <Fold {...part('screen')} title={SETTINGS.screen} about={SETTINGS.screens[theme]}>
+            {() => <ScreenLook />}
+          </Fold>
+          <Fold {...part('alerts')} title={SETTINGS.alerts} about={calls ? SETTINGS.alertsOn : SETTINGS.alertsOff}>
+            {() => (
+              <>
+                <Tick on={calls} title={SETTINGS.callHere} onPress={() => setCalls(!calls)} testID="settings-calls" />
+                <Tick on={awake} title={SETTINGS.stayAwake} onPress={() => setAwake(!awake)} testID="settings-awake" />
+                <Tick on={letters} title={SETTINGS.letters} onPress={() => setLetters(!letters)} testID="settings-letters" />
+              </>
+            )}
+          </Fold>
+        </View>
+        <View style={column}>
+          <Fold {...part('devices')} title={SETTINGS.devices} about={SETTINGS.devicesAbout}>
+            {() => <OtherDevices />}
+          </Fold>
+          <Fold {...part('device')} title={SETTINGS.device} about={SETTINGS.deviceAbout}>
+            {() => <ThisDevice />}
+          </Fold>
+          <BackupRow opened={open === 'backup'} />
+          <View role="list">
+            <LinkRow href="/settings/diagnostics" testID="open-diagnostics">
+              <View>
+                <Words bold tone="touch">
+                  {SETTINGS.report}
+                </Words>
+                <Words size="label" tone="muted">
+                  {SETTINGS.reportAbout}
+                </Words>
+              </View>
+            </LinkRow>
           </View>
-        </LinkRow>
-      </View>
-      <View style={{ paddingHorizontal: space.large }}>
-        <SetAside />
-      </View>
-      </View>
+          <View style={{ paddingHorizontal: space.large }}>
+            <SetAside />
+          </View>
+        </View>
       </View>
     </Screen>
   );

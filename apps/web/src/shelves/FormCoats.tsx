@@ -9,7 +9,7 @@ import { type CoatNow, useFormNow } from '@/data/forms';
 import { useUnits } from '@/data/FormUnits';
 import { useOutbox } from '@/outbox/useOutbox';
 import { useTheme } from '@/theme/ThemeContext';
-import { planHref , recoatHref } from '@/ui/hrefs';
+import { planHref, recoatHref } from '@/ui/hrefs';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Notice } from '@/ui/Notice';

@@ -170,14 +170,14 @@ export function KilnTimes({ ref, record, getValues, setValue }: KilnTimesProps) 
   const kept = useMemo(() => keptOf(record, units), [record, units]);
   const field = (key: Asked, label: string, hint?: string) => (
     <View style={CELL}>
-    <Field
-      label={label}
-      value={typed[key] ?? ''}
-      onChange={(now) => setTyped({ ...typed, [key]: now })}
-      error={faults[key]}
-      hint={[kept[key] && KILN_TIMES.asItIs(kept[key]), hint].filter(Boolean).join('; ')}
-      testID={`kiln-${key}`}
-    />
+      <Field
+        label={label}
+        value={typed[key] ?? ''}
+        onChange={(now) => setTyped({ ...typed, [key]: now })}
+        error={faults[key]}
+        hint={[kept[key] && KILN_TIMES.asItIs(kept[key]), hint].filter(Boolean).join('; ')}
+        testID={`kiln-${key}`}
+      />
     </View>
   );
   return (
@@ -189,12 +189,12 @@ export function KilnTimes({ ref, record, getValues, setValue }: KilnTimesProps) 
         {KILN_TIMES.emptyUsualShelf}
       </Words>
       <View style={COLUMNS}>
-      {field('climb500', KILN_TIMES.coldFullPower(degrees(500)), 'as 1:20, 80 min, 1 h 20 min')}
-      {field('climb800', KILN_TIMES.fromColdTo(degrees(800)), KILN_TIMES.tellsLossesTop)}
-      {field('climb1000', KILN_TIMES.coldIfGoes(degrees(1000)))}
-      {field('fall', KILN_TIMES.closedOff(degrees(FALL.from_C), degrees(FALL.to_C)))}
-      {field('tail', KILN_TIMES.andOnFrom(degrees(TAIL.from_C), degrees(TAIL.to_C)), KILN_TIMES.nextMorningThick)}
-      {field('apart', KILN_TIMES.betweenTwoPlaces(units.length === 'in', degrees(500)), KILN_TIMES.ifKnownSuch(text(formatDifference(8, unit))))}
+        {field('climb500', KILN_TIMES.coldFullPower(degrees(500)), 'as 1:20, 80 min, 1 h 20 min')}
+        {field('climb800', KILN_TIMES.fromColdTo(degrees(800)), KILN_TIMES.tellsLossesTop)}
+        {field('climb1000', KILN_TIMES.coldIfGoes(degrees(1000)))}
+        {field('fall', KILN_TIMES.closedOff(degrees(FALL.from_C), degrees(FALL.to_C)))}
+        {field('tail', KILN_TIMES.andOnFrom(degrees(TAIL.from_C), degrees(TAIL.to_C)), KILN_TIMES.nextMorningThick)}
+        {field('apart', KILN_TIMES.betweenTwoPlaces(units.length === 'in', degrees(500)), KILN_TIMES.ifKnownSuch(text(formatDifference(8, unit))))}
       </View>
       <Action kind="second" title={KILN_TIMES.workOutConstants} testID="kiln-work-out" onPress={() => void workOut()} />
       {said && (

@@ -13,7 +13,7 @@ import { v7 as uuid } from 'uuid';
 import { useUnits } from '@/data/FormUnits';
 import { useOutbox, useSave } from '@/outbox/useOutbox';
 import { useTheme } from '@/theme/ThemeContext';
-import { planHref , recoatHref } from '@/ui/hrefs';
+import { planHref, recoatHref } from '@/ui/hrefs';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Field } from '@/ui/Field';

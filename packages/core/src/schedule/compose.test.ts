@@ -3,7 +3,7 @@ import { restrainedStress } from '../glass/constants';
 import { rateWithin, slabLag } from '../heat/quasiSteady';
 import { acrossLag } from '../kiln/kiln';
 import { evaluate } from './check';
-import { brokenOf, marginOf , tightest } from './reading';
+import { brokenOf, marginOf, tightest } from './reading';
 import { type Composed, compose } from './compose';
 import { closedForm } from './firstGuess';
 import { differenceIn, temperatureIn } from '../units/convert';

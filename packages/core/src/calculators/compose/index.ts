@@ -1,6 +1,6 @@
 import { resolved } from '../../schedule/resolved';
 import { valueOf } from '../../problem';
-import { marginOf , tightest } from '../../schedule/reading';
+import { marginOf, tightest } from '../../schedule/reading';
 import { compose } from '../../schedule/compose';
 import type { FiringCase } from '../../schedule/firingCase';
 import { verdictOf, whyOf } from '../../schedule/words';
