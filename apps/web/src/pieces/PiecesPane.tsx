@@ -86,13 +86,15 @@ export function PiecesPane({ currentId, beside = false }: { currentId?: string; 
           />
           {(narrowed || total >= SEARCHED_FROM || tags.length > 0) && (
             <>
-              <Search
-                label={WORDS.search}
-                value={query.text}
-                onChange={(text) => change({ text, row: 0 })}
-                hint={PIECES_PANE.wordsName}
-                testID="pieces-search"
-              />
+              <View style={{ paddingTop: space.small }}>
+                <Search
+                  label={WORDS.search}
+                  value={query.text}
+                  onChange={(text) => change({ text, row: 0 })}
+                  hint={PIECES_PANE.wordsName}
+                  testID="pieces-search"
+                />
+              </View>
               <Chips
                 label={PIECES_PANE.show}
                 value={query.waits ? 'yes' : (query.show ?? null)}
