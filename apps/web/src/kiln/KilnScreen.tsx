@@ -26,11 +26,14 @@ import { offerBack } from '@/ui/takeBack';
 import { ToPieces } from '@/ui/ToPieces';
 import { Words } from '@/ui/Words';
 import { useNow } from '@/ui/useNow';
+import { isWide, useLayout } from '@/ui/useWidth';
 import { KILN_SCREEN } from './words';
 import { WORDS } from '@/ui/said';
 
 export function KilnScreen() {
   const router = useRouter();
+  const wide = isWide(useLayout());
+  const column = wide ? { flex: 1, minWidth: 0 } : undefined;
   const bench = useBench();
   const shelvesRead = useShelves();
   const programs = usePrograms();
@@ -50,40 +53,46 @@ export function KilnScreen() {
           loads.map(([first, ...others]) => <InKiln key={first.load.id} firing={first} others={others} />)
         )}
       </Part>
-      <Part title={KILN_SCREEN.toKeyIn}>
-        {ready.length === 0 && (
-          <>
-            <Words tone="muted">{KILN_SCREEN.nothingKeyYet}</Words>
-            <ToPieces />
-          </>
-        )}
-        <View role="list">
-          {ready.map((one) => (
-            <LinkRow key={one.piece.id} href={runHref(one.piece.id, one.stepId, 'key-in')} inset={0} testID="ready-to-key">
-              <View style={{ flex: 1 }}>
-                <Words bold>{one.piece.name}</Words>
-                <Words size="label" tone="muted">
-                  {one.outdated.length > 0 ? KILN_SCREEN.scheduleOutDate(one.outdated.join(' ')) : firingWords(one)}
-                </Words>
-              </View>
-            </LinkRow>
+      <View style={wide ? { flexDirection: 'row', alignItems: 'flex-start' } : undefined}>
+        <View style={column}>
+          <Part title={KILN_SCREEN.toKeyIn}>
+            {ready.length === 0 && (
+              <>
+                <Words tone="muted">{KILN_SCREEN.nothingKeyYet}</Words>
+                <ToPieces />
+              </>
+            )}
+            <View role="list">
+              {ready.map((one) => (
+                <LinkRow key={one.piece.id} href={runHref(one.piece.id, one.stepId, 'key-in')} inset={0} testID="ready-to-key">
+                  <View style={{ flex: 1 }}>
+                    <Words bold>{one.piece.name}</Words>
+                    <Words size="label" tone="muted">
+                      {one.outdated.length > 0 ? KILN_SCREEN.scheduleOutDate(one.outdated.join(' ')) : firingWords(one)}
+                    </Words>
+                  </View>
+                </LinkRow>
+              ))}
+            </View>
+            <View style={{ alignItems: 'flex-start' }}>
+              <Action kind="second" title={KILN_SCREEN.practiseController} testID="open-practice" onPress={() => router.push('/kiln/practice')} />
+            </View>
+          </Part>
+        </View>
+        <View style={column}>
+          <Part title={KILN_SCREEN.inTheControllers}>{controllers.length === 0 && <Words tone="muted">{KILN_SCREEN.noControllerShelves}</Words>}</Part>
+          {controllers.map((controller) => (
+            <Fold
+              key={controller.id}
+              title={controller.name}
+              about={`${profileWords(controller)}; ${holdsWords(standingOf(programs, controller.id))}`}
+              testID={`programs-${controller.id}`}
+            >
+              {() => <Programs controller={controller} standing={standingOf(programs, controller.id)} />}
+            </Fold>
           ))}
         </View>
-        <View style={{ alignItems: 'flex-start' }}>
-          <Action kind="second" title={KILN_SCREEN.practiseController} testID="open-practice" onPress={() => router.push('/kiln/practice')} />
-        </View>
-      </Part>
-      <Part title={KILN_SCREEN.inTheControllers}>{controllers.length === 0 && <Words tone="muted">{KILN_SCREEN.noControllerShelves}</Words>}</Part>
-      {controllers.map((controller) => (
-        <Fold
-          key={controller.id}
-          title={controller.name}
-          about={`${profileWords(controller)}; ${holdsWords(standingOf(programs, controller.id))}`}
-          testID={`programs-${controller.id}`}
-        >
-          {() => <Programs controller={controller} standing={standingOf(programs, controller.id)} />}
-        </Fold>
-      ))}
+      </View>
     </Screen>
   );
 }

@@ -46,6 +46,7 @@ import { PhotoPicker } from '@/photos/Photos';
 import { Toggles } from '@/ui/Toggles';
 import { RESULT_WORDS } from '@/ui/results';
 import { Words } from '@/ui/Words';
+import { useLayout } from '@/ui/useWidth';
 import { showFault } from '@/ui/showFault';
 import { RECORD_FORM } from './words';
 import { WORDS } from '@/ui/said';
@@ -154,6 +155,8 @@ export function RecordForm({ told, schedule, problem, saving, held, draft, onDra
       );
     }, showFault)();
   };
+  const beside = useLayout() === 'beside';
+  const column = { gap: space.large, ...(beside ? { flex: 1, minWidth: 0 } : {}) };
   return (
     <View style={{ gap: space.large }}>
       {!isSame(draft.offered?.values, began) && (
@@ -165,123 +168,129 @@ export function RecordForm({ told, schedule, problem, saving, held, draft, onDra
           }}
         />
       )}
-      <Controller
-        control={control}
-        name="when"
-        render={({ field: { value, onChange } }) => (
-          <DayTimeInput label={RECORD_FORM.started} value={value} onChange={onChange} error={errors.when?.message} testID="record-when" />
-        )}
-      />
-      {problem?.code === 'overlaps' && (
-        <View style={{ alignItems: 'flex-start' }}>
-          <Action kind="second" title={RECORD_FORM.saveAllSame} testID="save-at-once" disabled={saving} onPress={() => submit(true)} />
-        </View>
-      )}
-      {untold !== '' && (
-        <View>
-          <Choice<Hands>
-            label={RECORD_FORM.beforeThisFiring(untold)}
-            value={hands}
-            options={[
-              { value: 'done', title: RECORD_FORM.theyWereDone },
-              { value: 'leftOut', title: RECORD_FORM.theyWereLeft, note: RECORD_FORM.takenJourney },
-            ]}
-            onChange={(next) => {
-              setHands(next);
-              setHandsMissing(false);
-            }}
-            testID="hands"
+      <View style={beside ? { flexDirection: 'row', gap: space.wide, alignItems: 'flex-start' } : { gap: space.large }}>
+        <View style={column}>
+          <Controller
+            control={control}
+            name="when"
+            render={({ field: { value, onChange } }) => (
+              <DayTimeInput label={RECORD_FORM.started} value={value} onChange={onChange} error={errors.when?.message} testID="record-when" />
+            )}
           />
-          {handsMissing && (
-            <Words bold tone="warn" role="alert" testID="hands-error">
-              {RECORD_FORM.sayWhetherThey}
-            </Words>
+          {problem?.code === 'overlaps' && (
+            <View style={{ alignItems: 'flex-start' }}>
+              <Action kind="second" title={RECORD_FORM.saveAllSame} testID="save-at-once" disabled={saving} onPress={() => submit(true)} />
+            </View>
           )}
-        </View>
-      )}
-      <Choice
-        label={RECORD_FORM.howDidCome}
-        value={now.result ?? 'open'}
-        options={[
-          { value: 'open', title: RECORD_FORM.notOpenedYet, note: WORDS.inTheKiln },
-          { value: 'short', title: RESULT_WORDS.short, note: recipe.looksLike.early },
-          { value: 'right', title: RESULT_WORDS.right, note: recipe.looksLike.right },
-          { value: 'past', title: RESULT_WORDS.past, note: recipe.looksLike.late },
-        ]}
-        onChange={(result) => setValue('result', result)}
-        testID="result"
-      />
-      {(now.result === 'short' || now.result === 'past') && (
-        <Choice
-          label={RECORD_FORM.byHowMuch}
-          value={now.by ?? 'unsaid'}
-          options={[
-            { value: 'unsaid' as const, title: RECORD_FORM.notSaid },
-            { value: 'little' as const, title: RECORD_FORM.aLittle, note: RECORD_FORM.someMinutes },
-            { value: 'far' as const, title: RECORD_FORM.byFar, note: RECORD_FORM.anotherFiring },
-          ]}
-          onChange={(by) => setValue('by', by)}
-          testID="by"
-        />
-      )}
-      {now.result !== 'open' && (
-        <Fold title={RECORD_FORM.whatElseCan} about={flawWords((now.seen as Flaw[] | undefined) ?? []) || RECORD_FORM.bubblesCracksRim} testID="seen">
-          {() => (
-            <Toggles<Flaw>
-              label={RECORD_FORM.eachTrue}
-              values={now.seen ?? []}
-              options={offeredFlaws(recipe.flaws, on !== null, now.seen ?? []).map((value) => ({ value, title: FLAWS[value] }))}
-              onChange={(seen) => setValue('seen', seen)}
-              testID="seen"
+          {untold !== '' && (
+            <View>
+              <Choice<Hands>
+                label={RECORD_FORM.beforeThisFiring(untold)}
+                value={hands}
+                options={[
+                  { value: 'done', title: RECORD_FORM.theyWereDone },
+                  { value: 'leftOut', title: RECORD_FORM.theyWereLeft, note: RECORD_FORM.takenJourney },
+                ]}
+                onChange={(next) => {
+                  setHands(next);
+                  setHandsMissing(false);
+                }}
+                testID="hands"
+              />
+              {handsMissing && (
+                <Words bold tone="warn" role="alert" testID="hands-error">
+                  {RECORD_FORM.sayWhetherThey}
+                </Words>
+              )}
+            </View>
+          )}
+          <Choice
+            label={RECORD_FORM.howDidCome}
+            value={now.result ?? 'open'}
+            options={[
+              { value: 'open', title: RECORD_FORM.notOpenedYet, note: WORDS.inTheKiln },
+              { value: 'short', title: RESULT_WORDS.short, note: recipe.looksLike.early },
+              { value: 'right', title: RESULT_WORDS.right, note: recipe.looksLike.right },
+              { value: 'past', title: RESULT_WORDS.past, note: recipe.looksLike.late },
+            ]}
+            onChange={(result) => setValue('result', result)}
+            testID="result"
+          />
+          {(now.result === 'short' || now.result === 'past') && (
+            <Choice
+              label={RECORD_FORM.byHowMuch}
+              value={now.by ?? 'unsaid'}
+              options={[
+                { value: 'unsaid' as const, title: RECORD_FORM.notSaid },
+                { value: 'little' as const, title: RECORD_FORM.aLittle, note: RECORD_FORM.someMinutes },
+                { value: 'far' as const, title: RECORD_FORM.byFar, note: RECORD_FORM.anotherFiring },
+              ]}
+              onChange={(by) => setValue('by', by)}
+              testID="by"
             />
           )}
-        </Fold>
-      )}
-      {now.result !== 'open' && !item && (
-        <Choice
-          label={RECORD_FORM.lookItReached}
-          value={now.lookReached ?? 'unsaid'}
-          options={[
-            { value: 'unsaid' as const, title: RECORD_FORM.notSaid },
-            ...reachable(schedule.snapshot.firing.look, now.lookReached).map((look) => ({ value: look, title: LOOK_NAMES[look] })),
-          ]}
-          onChange={(look) => setValue('lookReached', look)}
-          testID="reached"
-        />
-      )}
-      {now.result !== 'open' && on && (
-        <Choice
-          label={HOW_OFF[on.use]}
-          value={now.released ?? 'unsaid'}
-          options={[{ value: 'unsaid' as const, title: RECORD_FORM.notSaid }, ...RELEASED.map((how) => ({ value: how, title: RELEASED_NAMES[how] }))]}
-          onChange={(released) => setValue('released', released)}
-          testID="released"
-        />
-      )}
-      {now.result !== 'open' && on && now.released === 'stuck' && <RescueCard rescue={rescueIn(on, firing, units)} asTyped={!setup.form} />}
-      {FIRING_WORDS.filter((name) => isAsked(name, now, errors[name] !== undefined)).map((name) => (
-        <WordsField key={name} {...{ control, name }} error={errors[name]?.message} />
-      ))}
-      <Fold title={RECORD_FORM.whichWayLay} about={facedWords(readFaced(now.faced)) || RECORD_FORM.edgesTowardsDoor} testID="faced">
-        {() => <FacedFields value={readFaced(now.faced)} onChange={(faced) => setValue('faced', faced)} />}
-      </Fold>
-      <PhotoPicker hashes={now.photos ?? []} of={RECORD_FORM.thisFiring} onChange={(photos) => setValue('photos', photos)} />
-      <AsFiredRows
-        planned={schedule.segments}
-        start_C={schedule.snapshot.firing.kiln.ambient_C}
-        fullSpeedCode={schedule.snapshot.controller.fullSpeedCode}
-        ran={(now.asFired as Told['asFired'] | undefined) ?? null}
-        onChange={(asFired) => setValue('asFired', asFired)}
-      />
-      {now.result !== 'open' && !item && (
-        <Fold title={RECORD_FORM.whatItTeaches} about={lessonWords(now.lesson as LessonEntry)} testID="teaches" opened={fault !== null}>
-          {() => <LessonFields value={now.lesson as LessonEntry} fault={fault} onChange={(lesson) => setValue('lesson', lesson)} />}
-        </Fold>
-      )}
-      {errors.root?.message && <Notice tone="warn">{errors.root.message}</Notice>}
-      <Notice tone="care">{item ? item.care : WORK_CAUTIONS.open}</Notice>
-      {held && <Held />}
-      <Action title={RECORD_FORM.saveNotebook} disabled={saving} testID="save-firing" onPress={() => submit(false)} />
+          {now.result !== 'open' && (
+            <Fold title={RECORD_FORM.whatElseCan} about={flawWords((now.seen as Flaw[] | undefined) ?? []) || RECORD_FORM.bubblesCracksRim} testID="seen">
+              {() => (
+                <Toggles<Flaw>
+                  label={RECORD_FORM.eachTrue}
+                  values={now.seen ?? []}
+                  options={offeredFlaws(recipe.flaws, on !== null, now.seen ?? []).map((value) => ({ value, title: FLAWS[value] }))}
+                  onChange={(seen) => setValue('seen', seen)}
+                  testID="seen"
+                />
+              )}
+            </Fold>
+          )}
+          {now.result !== 'open' && !item && (
+            <Choice
+              label={RECORD_FORM.lookItReached}
+              value={now.lookReached ?? 'unsaid'}
+              options={[
+                { value: 'unsaid' as const, title: RECORD_FORM.notSaid },
+                ...reachable(schedule.snapshot.firing.look, now.lookReached).map((look) => ({ value: look, title: LOOK_NAMES[look] })),
+              ]}
+              onChange={(look) => setValue('lookReached', look)}
+              testID="reached"
+            />
+          )}
+          {now.result !== 'open' && on && (
+            <Choice
+              label={HOW_OFF[on.use]}
+              value={now.released ?? 'unsaid'}
+              options={[{ value: 'unsaid' as const, title: RECORD_FORM.notSaid }, ...RELEASED.map((how) => ({ value: how, title: RELEASED_NAMES[how] }))]}
+              onChange={(released) => setValue('released', released)}
+              testID="released"
+            />
+          )}
+          {now.result !== 'open' && on && now.released === 'stuck' && <RescueCard rescue={rescueIn(on, firing, units)} asTyped={!setup.form} />}
+          {FIRING_WORDS.filter((name) => isAsked(name, now, errors[name] !== undefined)).map((name) => (
+            <WordsField key={name} {...{ control, name }} error={errors[name]?.message} />
+          ))}
+        </View>
+        <View style={column}>
+          <Fold title={RECORD_FORM.whichWayLay} about={facedWords(readFaced(now.faced)) || RECORD_FORM.edgesTowardsDoor} testID="faced">
+            {() => <FacedFields value={readFaced(now.faced)} onChange={(faced) => setValue('faced', faced)} />}
+          </Fold>
+          <PhotoPicker hashes={now.photos ?? []} of={RECORD_FORM.thisFiring} onChange={(photos) => setValue('photos', photos)} />
+          <AsFiredRows
+            planned={schedule.segments}
+            start_C={schedule.snapshot.firing.kiln.ambient_C}
+            fullSpeedCode={schedule.snapshot.controller.fullSpeedCode}
+            ran={(now.asFired as Told['asFired'] | undefined) ?? null}
+            onChange={(asFired) => setValue('asFired', asFired)}
+          />
+          {now.result !== 'open' && !item && (
+            <Fold title={RECORD_FORM.whatItTeaches} about={lessonWords(now.lesson as LessonEntry)} testID="teaches" opened={fault !== null}>
+              {() => <LessonFields value={now.lesson as LessonEntry} fault={fault} onChange={(lesson) => setValue('lesson', lesson)} />}
+            </Fold>
+          )}
+          {errors.root?.message && <Notice tone="warn">{errors.root.message}</Notice>}
+          <Notice tone="care">{item ? item.care : WORK_CAUTIONS.open}</Notice>
+          {held && <Held />}
+          <Action title={RECORD_FORM.saveNotebook} disabled={saving} testID="save-firing" onPress={() => submit(false)} />
+        </View>
+      </View>
     </View>
   );
 }

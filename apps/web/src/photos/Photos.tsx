@@ -12,7 +12,7 @@ import { Action } from '@/ui/Action';
 import { FileChoice } from '@/ui/FileChoice';
 import { Notice } from '@/ui/Notice';
 import { useTakes } from '@/ui/brought';
-import { ofFingers } from '@/ui/taking';
+import { ofFingers } from '@/ui/ofFingers';
 import { Words } from '@/ui/Words';
 import { Thumbnail, usePhotoUrl } from './Thumbnail';
 import { PHOTOS } from './words';

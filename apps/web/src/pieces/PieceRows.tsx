@@ -18,7 +18,7 @@ import { Fold } from '@/ui/Fold';
 import { Tick } from '@/ui/Tick';
 import { Words } from '@/ui/Words';
 import { capital } from '@/ui/capital';
-import { ofFingers } from '@/ui/taking';
+import { ofFingers } from '@/ui/ofFingers';
 import { turnsBefore } from './pieceFiring';
 import { PIECE_ROWS } from './words';
 

@@ -2,12 +2,10 @@
 import { type RefObject, useEffect, useRef } from 'react';
 import type { View } from 'react-native';
 import { elementOf } from './elementOf';
+import { ofFingers } from './ofFingers';
 import { Gesture, type PanGesture } from 'react-native-gesture-handler';
 
 const HOLD_MS = 220;
-
-/** Whether the first pointer of this screen is a finger. */
-export const ofFingers = (): boolean => window.matchMedia('(pointer: coarse)').matches;
 
 /** byMouse: from when on a mouse drags. */
 export function takingPan(byMouse: (pan: PanGesture) => unknown): PanGesture {
