@@ -1,4 +1,6 @@
+import { usePrefetchInfiniteQuery } from '@tanstack/react-query';
 import { Slot, useGlobalSearchParams, usePathname } from 'expo-router';
+import { piecesReading } from '@/data/pieces';
 import { WithPane } from '@/ui/WithPane';
 import { isWide, useLayout } from '@/ui/useWidth';
 import { BesideRun, PiecesBeside } from '@/workbench';
@@ -9,6 +11,8 @@ const PIECE_WIDTH = 420;
 /** Wide: the list beside the piece; from 1200 px the lay-up beside its run sheet. It stands at once: a page within it has its address from it. */
 export default function PiecesLayout() {
   const layout = useLayout();
+  // The way back from a piece leads to the list, also where the server has gone meanwhile.
+  usePrefetchInfiniteQuery(piecesReading({}));
   const { id, step } = useGlobalSearchParams<{ id?: string; step?: string }>();
   const path = usePathname();
   const besideRun = layout === 'beside' && id !== undefined && /\/(run|key-in|fire)$/.test(path);
