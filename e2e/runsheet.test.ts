@@ -1,5 +1,5 @@
 /** The run sheet's panels: rows added and split, versions, schools, equal work, polariser, print and files. */
-import { readdirSync, readFileSync, mkdtempSync } from 'node:fs';
+import { readdirSync, readFileSync, mkdtempSync, statSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { setting } from './setting';
@@ -154,7 +154,8 @@ test('the run sheet is printed on one page and taken along as SVG, CSV and JSON'
   await me.press('fold-along');
   for (const kind of ['svg', 'csv', 'json']) {
     await me.press(`take-${kind}`);
-    for (let i = 0; i < 50 && !readdirSync(folder).some((name) => name.endsWith(`.${kind}`)); i += 1) await new Promise((resolve) => setTimeout(resolve, 50));
+    for (let i = 0; i < 50 && !readdirSync(folder).some((name) => name.endsWith(`.${kind}`) && statSync(join(folder, name)).size > 0); i += 1)
+      await new Promise((resolve) => setTimeout(resolve, 50));
   }
   const file = (kind: string): string => readFileSync(join(folder, `Plaque no. 14 Tack fuse.${kind}`), 'utf8');
   expect(file('csv')).toMatch(/^\uFEFFsegment,purpose,rate_C_per_h,target_C,hold_min\r\n1,Warm up,/);

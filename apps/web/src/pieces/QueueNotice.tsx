@@ -7,7 +7,7 @@ import { GoneChoice } from '@/ui/GoneChoice';
 import { Notice } from '@/ui/Notice';
 import { showFault } from '@/ui/showFault';
 import { StaleChoice } from './StaleChoice';
-import { QUEUE_NOTICE } from './words';
+import { QUEUE_NOTICE } from '@/ui/said';
 
 /** mine: in a few words, what would be saved. */
 export function QueueNotice({ queue, mine }: { queue: QueueState<Piece>; mine: string }) {

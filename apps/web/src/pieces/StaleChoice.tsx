@@ -6,8 +6,7 @@ import { useUnits } from '@/data/FormUnits';
 import { Action } from '@/ui/Action';
 import { Notice } from '@/ui/Notice';
 import { layersWords } from '@/layup/describe';
-import { STALE_CHOICE } from './words';
-import { WORDS } from '@/ui/said';
+import { STALE_CHOICE, WORDS } from '@/ui/said';
 
 export interface StaleChoiceProps {
   /** As it stands on the server. */

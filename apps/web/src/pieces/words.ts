@@ -1,17 +1,5 @@
 /** All that a piece and the list of pieces say, in one place; figures come in as they are written. */
 
-export const STALE_CHOICE = {
-  takeSavedOne: 'Take the saved one',
-  pieceChangedElsewhere: (currentName: string, footprint: string, layers: string, mine: string): string =>
-    `This piece was changed elsewhere meanwhile. Saved now: ${currentName}, ${footprint}, ${layers}. Yours, not yet saved: ${mine}.`,
-} as const;
-
-export const QUEUE_NOTICE = {
-  piece: 'piece',
-  tryAgain: 'Try again',
-  letItGo: 'Let it go',
-} as const;
-
 export const PIECE_PAPER = {
   toCome: 'to come',
   keyedInto: (setup: string, nameOf: string, nameOf2: string, scheduleId: null | string): string =>

@@ -259,3 +259,15 @@ export const CALENDAR = {
   in: (what: string, kilnName: string): string => `${what} in ${kilnName}`,
   calendarCouldNot: 'The calendar could not be written.',
 } as const;
+
+export const QUEUE_NOTICE = {
+  piece: 'piece',
+  tryAgain: 'Try again',
+  letItGo: 'Let it go',
+} as const;
+
+export const STALE_CHOICE = {
+  takeSavedOne: 'Take the saved one',
+  pieceChangedElsewhere: (currentName: string, footprint: string, layers: string, mine: string): string =>
+    `This piece was changed elsewhere meanwhile. Saved now: ${currentName}, ${footprint}, ${layers}. Yours, not yet saved: ${mine}.`,
+} as const;
