@@ -3,6 +3,7 @@
  * routes share would otherwise be counted into the first view.
  */
 import { type ComponentType, createElement, useEffect, useState } from 'react';
+import { told, useTold } from '@/outside/told';
 import { useServerAnswers } from '@/outside/useServerAnswers';
 import { Action } from '@/ui/Action';
 import { Notice } from '@/ui/Notice';
@@ -47,9 +48,12 @@ type PropsOf<P> = P extends ComponentType<infer Props> ? Props : never;
 const { page: early, readFile: readEarly } = fileOf(() => import('./pages/run'));
 
 /** All others. What they share with those before is in the file of those. */
+const allRead = told(false);
 const { page, readFile } = fileOf(async () => {
   await readEarly();
-  return import('./pages/all');
+  const all = await import('./pages/all');
+  allRead.set(true);
+  return all;
 });
 export const readWorkbench = readFile;
 
@@ -67,7 +71,9 @@ const KeptRoom = ({ width, height }: { width?: number; height?: number }) => <Vi
 
 export const AgainPage = page('AgainPage');
 export const BesideRun = page('BesideRun', Nothing);
-export const BroughtHere = page('BroughtHere', Nothing);
+const Brought = page('BroughtHere', Nothing);
+/** It listens once the others have been read, and has nothing read for itself. */
+export const BroughtHere = () => (useTold(allRead) ? <Brought /> : null);
 export const ComparePage = page('ComparePage');
 export const DiagnosticsScreen = page('DiagnosticsScreen');
 export const DocScreen = page('DocScreen');
