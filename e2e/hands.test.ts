@@ -1,5 +1,6 @@
 /** Hands full: files dropped and pasted wherever they make sense, several pieces or records chosen at once, shelves on a wide window. */
-import { readFileSync, readdirSync } from 'node:fs';
+import { mkdtempSync, readFileSync, readdirSync } from 'node:fs';
+import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import sharp from 'sharp';
 import { setting } from './setting';
@@ -55,6 +56,25 @@ beforeAll(async () => {
     .toBuffer();
   picture = { name: 'rim.png', type: 'image/png', content: `base64:${bytes.toString('base64')}` };
 });
+
+/** A folder of its own for what this page downloads. */
+async function downloads(): Promise<string> {
+  const folder = mkdtempSync(join(tmpdir(), 'torvin-hands-'));
+  const session = await me.page.createCDPSession();
+  await session.send('Browser.setDownloadBehavior', { behavior: 'allow', downloadPath: folder, browserContextId: here.browser.id });
+  return folder;
+}
+
+/** The file with this ending, once it is whole. */
+async function downloaded(folder: string, ending: string): Promise<string> {
+  for (let tries = 0; tries < 100; tries += 1) {
+    const name = readdirSync(folder).find((one) => one.endsWith(ending));
+    const content = name === undefined ? '' : readFileSync(join(folder, name), 'utf8');
+    if (content !== '') return content;
+    await new Promise((resolve) => setTimeout(resolve, 50));
+  }
+  throw new Error(`No ${ending} came into ${folder}.`);
+}
 
 /** What is read a moment after the first view has to be there. */
 const ready = (): Promise<unknown> => me.page.waitForFunction(() => document.querySelector('[data-testid="screen-scroll"]') !== null);
@@ -121,23 +141,12 @@ test('several pieces are tagged and archived at once, which can be taken back; w
   await me.press('bring-back');
   await until([]);
 
-  const files = join(studio.dataDir, 'downloads');
-  const session = await me.page.createCDPSession();
-  await session.send('Browser.setDownloadBehavior', { behavior: 'allow', downloadPath: files, browserContextId: me.page.browserContext().id });
+  const folder = await downloads();
   await me.press('choose-several');
   for (const name of names) await (await me.page.waitForSelector(`[data-testid="choose-piece"][aria-label="${name}"]`))?.tap();
   await me.press('chosen-export');
   await me.gone('chosen');
-  const written = (): string[] => {
-    try {
-      return readdirSync(files).filter((name) => name.endsWith('.json'));
-    } catch {
-      return [];
-    }
-  };
-  for (let tries = 0; tries < 100 && written().length === 0; tries += 1) await new Promise((resolve) => setTimeout(resolve, 100));
-  const [file] = written();
-  const content = readFileSync(join(files, file), 'utf8');
+  const content = await downloaded(folder, '.json');
   expect((JSON.parse(content) as { pieces: { piece: { name: string } }[] }).pieces.map(({ piece }) => piece.name)).toEqual(names);
 
   await me.press('choose-several');
@@ -152,27 +161,49 @@ test('several pieces are tagged and archived at once, which can be taken back; w
   await me.page.goto(`${studio.address}/settings`);
   await me.find('fold-settings-units');
   const before = (await ask<{ total: number }>('/api/pieces')).total;
-  await hand('drop', { name: file, type: 'application/json', content });
+  await hand('drop', { name: 'both.json', type: 'application/json', content });
   await me.sees('read-piece-said', /^2 pieces are here now\.|runs/);
   if (await me.has('read-running-out')) await me.press('read-running-out');
   await me.sees('read-piece-said', /^2 pieces are here now\./);
   expect((await ask<{ total: number }>('/api/pieces')).total).toBe(before + 2);
 });
 
-test('several records are archived at once and written as a table', async () => {
+test('several records are archived at once, which can be undone, and written as a table; all that are shown are those that were found', async () => {
   await visit(PHONE, '/shelves?shelf=glasses');
+  await me.type('find-record', 'clear');
+  await me.page.waitForFunction(() => document.querySelectorAll('[data-testid^="record-"]').length === 3);
   await me.press('choose-several');
-  await me.press('choose-rose-90');
-  await me.press('choose-clear-90');
-  await me.sees('chosen', /^2 chosen/);
+  await me.press('choose-all');
+  await me.sees('chosen', /^3 chosen/);
   await me.press('chosen-archive');
-  await me.sees('take-back', /^2 glasses archived\./);
-  const archived = async (): Promise<string[]> => (await ask<{ archived: string[] }>('/api/shelves')).archived;
-  for (let tries = 0; tries < 100 && (await archived()).length < 2; tries += 1) await new Promise((resolve) => setTimeout(resolve, 100));
-  expect(await archived()).toEqual(expect.arrayContaining(['rose-90', 'clear-90']));
+  await me.sees('take-back', /^3 glasses archived\./);
+  const archived = async (): Promise<string[]> => (await ask<{ archived: string[] }>('/api/shelves')).archived.filter((id) => /clear|boro/.test(id));
+  const until = async (count: number): Promise<void> => {
+    for (let tries = 0; tries < 100 && (await archived()).length !== count; tries += 1) await new Promise((resolve) => setTimeout(resolve, 100));
+    expect(await archived()).toHaveLength(count);
+  };
+  await until(3);
   await me.press('bring-back');
-  for (let tries = 0; tries < 100 && (await archived()).length > 0; tries += 1) await new Promise((resolve) => setTimeout(resolve, 100));
-  expect(await archived()).not.toContain('clear-90');
+  await until(0);
+  const folder = await downloads();
+  await me.press('choose-several');
+  await me.press('choose-clear-90');
+  await me.press('chosen-export');
+  const table = await downloaded(folder, '.csv');
+  const [heads, row, ...more] = table.trimEnd().split('\r\n');
+  expect(heads).toMatch(/^\uFEFFName,Source,Family,/);
+  expect(row).toMatch(/^Clear,invented for the demo,Soft sheet 90,.*,no,clear-90$/);
+  expect(more).toEqual([]);
+});
+
+test('wide, a record that was opened from another place leads back there once it is saved', async () => {
+  await visit(WIDE, '/bench');
+  await me.page.waitForSelector('[data-testid^="recoat-"]');
+  await me.page.click('[data-testid^="recoat-"] a, a[data-testid^="recoat-"], [data-testid^="recoat-"]');
+  await me.find('save-record');
+  await me.press('save-record');
+  await me.find('bench-next');
+  expect(new URL(me.page.url()).pathname).toBe('/bench');
 });
 
 test('wide, a shelf stands beside the record that is open, its fields in two columns; what was saved stays open', async () => {

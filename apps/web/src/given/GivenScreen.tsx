@@ -72,7 +72,7 @@ export function GivenScreen({ piece, step, shelves, proven }: GivenScreenProps) 
     if (firstDay && words === kept && kept !== '') saveStudio({ firstDay: { ...firstDay, schedule: '' } });
   }
 
-  useTakes('schedule', takeIn, proven !== null);
+  useTakes('schedule', takeIn, { off: proven !== null, of: piece.id });
 
   async function judge(): Promise<void> {
     if (!read.ok) {

@@ -62,7 +62,7 @@ function Sheet({ layup, within, places, onPlaces }: SketchSheetProps) {
     layup.edit(layUnder(doc, firstSketch(arrived.answer as Photo, wide_m)));
   }
 
-  useTakes('pictures', ([file]) => void take(file), sketch !== undefined || working);
+  useTakes('pictures', ([file]) => void take(file), { off: sketch !== undefined || working });
 
   if (!sketch) {
     return (

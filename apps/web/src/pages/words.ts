@@ -67,4 +67,5 @@ export const ADDRESSES = {
   leadsNowhere: 'This address leads nowhere in Torvin.',
   noFirings: 'What is fired and recorded stands here.',
   noPieces: 'What is made stands here, drawn from the side.',
+  openedHere: 'What you open of a shelf stands here.',
 } as const;

@@ -1,4 +1,4 @@
-/** Several pieces at once: archived or taken out again, tagged, written into one file. */
+/** Several pieces at once: archived or restored, tagged, written into one file. */
 import { fileName } from '@torvin/core/units';
 import { type Filing, PIECES_FILE_FORMAT, type PieceRow, asks } from '@torvin/schema';
 import { useState } from 'react';
@@ -27,7 +27,8 @@ export function ChosenPieces({ chosen, shown }: ChosenPiecesProps) {
   const outbox = useOutbox();
   const [tag, setTag] = useState<string | null>(null);
   const [fault, setFault] = useState<string | null>(null);
-  const { items } = chosen;
+  // As they stand by now: somebody may have filed one since it was chosen.
+  const items = chosen.items.map((row) => shown.find(({ id }) => id === row.id) ?? row);
   const none = items.length === 0;
   const areAway = !none && items.every(({ awayAt }) => awayAt !== null);
 
@@ -36,7 +37,7 @@ export function ChosenPieces({ chosen, shown }: ChosenPiecesProps) {
     const filingOf = ({ tags, finishedAt, awayAt, patternAt }: PieceRow): Filing => ({ tags, finishedAt, awayAt, patternAt });
     const put = (row: PieceRow, filing: Filing): void => void outbox.put('filePiece', { id: row.id, name: row.name, filing });
     for (const row of items) put(row, { ...filingOf(row), ...change(row) });
-    offerBack({ what, bringBack: () => items.forEach((row) => put(row, filingOf(row))) });
+    offerBack({ what, undoes: true, bringBack: () => items.forEach((row) => put(row, filingOf(row))) });
     chosen.end();
   };
 

@@ -93,7 +93,11 @@ export function ReadPieceFile({ shown, beside }: { shown: boolean; beside: React
       const { code, path, message } = problemOfError(error);
       if (code === 'running') setSaid({ tone: 'warn', words: message, asks: left });
       else if (code === 'malformed-json' || path === 'format') setSaid({ tone: 'warn', words: PIECE_FILE_ACTIONS.notPieceFile(file.name) });
-      else setSaid({ tone: 'warn', words: PIECE_FILE_ACTIONS.cannotRead(file.name, message, path ? PIECE_FILE_ACTIONS.at(path) : '') });
+      else {
+        const done = left.of - left.files.length;
+        const why = PIECE_FILE_ACTIONS.cannotRead(file.name, message, path ? PIECE_FILE_ACTIONS.at(path) : '');
+        setSaid({ tone: 'warn', words: done > 0 ? `${PIECE_FILE_ACTIONS.soFar(done, left.of)} ${why}` : why });
+      }
       return false;
     }
   }

@@ -117,10 +117,10 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
   useTakes(
     'schedule',
     (words) => {
-      leaveFor('schedule', words);
+      leaveFor('schedule', words, piece.id);
       router.push(`/pieces/${piece.id}/given${step?.kind === 'fire' ? `?step=${step.id}` : ''}`);
     },
-    beside,
+    { off: beside },
   );
   // The one that is looked at, else the one that comes next.
   const firing = firingsOf({ journey: doc.journey.slice(journey.at) })[0] as PlannedStep | undefined;

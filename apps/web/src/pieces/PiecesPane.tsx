@@ -43,7 +43,7 @@ export function PiecesPane({ currentId, beside = false }: { currentId?: string; 
   const units = useUnits();
   // Pages are read until the row is there that the address asks for.
   useReadTo(query.row, pieces.rows?.length ?? 0, pieces);
-  const chosen = useChosen<PieceRow>();
+  const chosen = useChosen<PieceRow>('pieces');
   const [more, setMore] = useState(false);
   const now = useRef(chosen);
   now.current = chosen;

@@ -51,6 +51,7 @@ export const FILE_PIECE = {
 export const PIECE_FILE_ACTIONS = {
   export: 'Export',
   exportPieceFirings: 'Export: the piece with its firings',
+  soFar: (done: number, of: number): string => `${done} of ${of} pieces are here now.`,
   areHereNow: (count: number): string => `${count} pieces are here now.`,
   isHereNow: 'is here now',
   hadBeenDeleted: 'had been deleted and is back, as in the file',
@@ -153,6 +154,6 @@ export const CHOSEN_PIECES = {
   tagsAdded: 'Tags to add, commas between them',
   addThem: 'Add to each',
   archived: (many: string): string => `${many} archived.`,
-  restored: (many: string): string => `${many} taken out again.`,
+  restored: (many: string): string => `${many} restored.`,
   tagged: (many: string, tags: string): string => `${many} tagged ${tags}.`,
 } as const;

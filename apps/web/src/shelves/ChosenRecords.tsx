@@ -1,4 +1,4 @@
-/** Several records of a shelf at once: archived or taken out again, written into one table. */
+/** Several records of a shelf at once: archived or restored, written into one table. */
 import { KINDS, type ShelfKind, type Shelves, kindOf, shelfTable, titleOf } from '@torvin/schema';
 import { fileName } from '@torvin/core/units';
 import { useUnits } from '@/data/FormUnits';
@@ -34,7 +34,7 @@ export function ChosenRecords({ kind, shelves, chosen, shown }: ChosenRecordsPro
     const put = (archived: boolean): void =>
       items.forEach((record) => outbox.put('archiveRecord', { kind, id: record.id, name: titleOf(kind, record, about), archived }));
     put(!areAway);
-    offerBack({ what: areAway ? CHOSEN_RECORDS.restored(many) : CHOSEN_RECORDS.archived(many), bringBack: () => put(areAway) });
+    offerBack({ what: areAway ? CHOSEN_RECORDS.restored(many) : CHOSEN_RECORDS.archived(many), undoes: true, bringBack: () => put(areAway) });
     chosen.end();
   };
   const write = (): void => {

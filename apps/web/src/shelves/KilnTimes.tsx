@@ -23,7 +23,7 @@ import { compute } from '@/engine/client';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Field } from '@/ui/Field';
-import { CELL, COLUMNS } from '@/ui/columns';
+import { COLUMNS } from '@/ui/columns';
 import { Notice } from '@/ui/Notice';
 import { Words } from '@/ui/Words';
 import { showFault } from '@/ui/showFault';
@@ -169,16 +169,14 @@ export function KilnTimes({ ref, record, getValues, setValue }: KilnTimesProps) 
 
   const kept = useMemo(() => keptOf(record, units), [record, units]);
   const field = (key: Asked, label: string, hint?: string) => (
-    <View style={CELL}>
-      <Field
-        label={label}
-        value={typed[key] ?? ''}
-        onChange={(now) => setTyped({ ...typed, [key]: now })}
-        error={faults[key]}
-        hint={[kept[key] && KILN_TIMES.asItIs(kept[key]), hint].filter(Boolean).join('; ')}
-        testID={`kiln-${key}`}
-      />
-    </View>
+    <Field
+      label={label}
+      value={typed[key] ?? ''}
+      onChange={(now) => setTyped({ ...typed, [key]: now })}
+      error={faults[key]}
+      hint={[kept[key] && KILN_TIMES.asItIs(kept[key]), hint].filter(Boolean).join('; ')}
+      testID={`kiln-${key}`}
+    />
   );
   return (
     <View style={{ gap: space.medium }} testID="kiln-times">

@@ -8,7 +8,7 @@ import { PhotoPicker } from '@/photos/Photos';
 import { FormMark } from '@/section/FormDrawing';
 import { space } from '@/theme/theme';
 import { Choice } from '@/ui/Choice';
-import { CELL, COLUMNS, WHOLE_ROW } from '@/ui/columns';
+import { COLUMNS, WHOLE_ROW } from '@/ui/columns';
 import { Field } from '@/ui/Field';
 import { Fold } from '@/ui/Fold';
 import { FoundChoice } from '@/ui/FoundChoice';
@@ -35,7 +35,7 @@ export function RecordFields({ fields: all, entry, control, errors, shelves, bet
   'use no memo'; // The form library changes its errors in place.
   const fields = all.filter((field) => isAsked(field, entry));
   const row = (field: FieldOf) => (
-    <View key={field.key} style={takesRow(field) ? WHOLE_ROW : CELL}>
+    <View key={field.key} style={takesRow(field) ? WHOLE_ROW : undefined}>
       <Controller
         control={control}
         name={field.key}

@@ -19,7 +19,7 @@ import {
   valueAt,
 } from '@torvin/schema';
 import { TYPICAL_CONTROLLERS, profileWords } from '@torvin/core/controller';
-import { useRouter } from 'expo-router';
+import { useNavigation, usePathname, useRouter } from 'expo-router';
 import { useEffect, useRef, useState } from 'react';
 import { type FieldErrors, type Resolver, type UseFormSetValue, useForm, useWatch } from 'react-hook-form';
 import { View } from 'react-native';
@@ -85,6 +85,8 @@ function RecordForm({ kind, record, shelves, toBeMade = false }: RecordScreenPro
   const router = useRouter();
   const units = useUnits();
   const wide = isWide(useLayout());
+  const path = usePathname();
+  const navigation = useNavigation();
   const { fields, one, caution, archives } = kindOf(kind);
   const called = (of: ShelfRecord): string => titleOf(kind, of, aboutShelves(shelves, units));
   const save = useSave('saveRecord', ({ kind: of, record: { id } }) => of === kind && id === record.id);
@@ -128,8 +130,9 @@ function RecordForm({ kind, record, shelves, toBeMade = false }: RecordScreenPro
   const isNew = record.version === 0 && shelves[kind].every(({ id }) => id !== record.id);
   /** Where one was: the list that led here, or the shelf. */
   const leave = (): void => {
-    // Beside its shelf it stays in sight, as it was kept.
-    if (wide) router.replace(shelfHref(kind, record.id));
+    // Beside its shelf it stays in sight, as it was kept; who came from elsewhere goes back there.
+    const fromShelf = path === '/shelves' || (navigation.getState()?.routes.length ?? 0) > 1;
+    if (wide && (fromShelf || !router.canGoBack())) router.replace(shelfHref(kind, record.id));
     else if (router.canGoBack()) router.back();
     else router.replace(shelfHref(kind));
   };

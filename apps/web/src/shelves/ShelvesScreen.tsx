@@ -44,9 +44,10 @@ export interface ShelvesScreenProps {
 
 export function ShelvesScreen({ kind, currentId, beside = false }: ShelvesScreenProps) {
   const router = useRouter();
+  const units = useUnits();
   const shelves = useShelves();
   const [wanted, setWanted] = useState('');
-  const chosen = useChosen<ShelfRecord>();
+  const chosen = useChosen<ShelfRecord>(kind);
   const now = useRef(chosen);
   now.current = chosen;
   const toggle = useCallback((record: ShelfRecord) => now.current.toggle(record), []);
@@ -60,7 +61,7 @@ export function ShelvesScreen({ kind, currentId, beside = false }: ShelvesScreen
       title={WORDS.shelves}
       subtitle={SHELVES_SCREEN.everythingCalculatedThese}
       plain={beside}
-      footer={chosen.on && <ChosenRecords kind={kind} shelves={data} chosen={chosen} shown={all} />}
+      footer={chosen.on && <ChosenRecords kind={kind} shelves={data} chosen={chosen} shown={foundOn(kind, data, aboutShelves(data, units), sought)} />}
     >
       <Choice<ShelfKind>
         label={SHELVES_SCREEN.shelf}
@@ -68,7 +69,6 @@ export function ShelvesScreen({ kind, currentId, beside = false }: ShelvesScreen
         options={SHELF_KINDS.map((value) => ({ value, title: kindOf(value).short ?? capital(KINDS[value].many) }))}
         onChange={(value) => {
           setWanted('');
-          chosen.end();
           // From the page of a record, too.
           if (beside) router.push(`/shelves?shelf=${value}`);
           else router.setParams({ shelf: value });
@@ -142,11 +142,7 @@ const Found = memo(function Found({ kind, shelves, wanted, currentId, chosen, on
   const units = useUnits();
   const about = useMemo(() => aboutShelves(shelves, units), [shelves, units]);
   const all: readonly ShelfRecord[] = shelves[kind];
-  const words = wanted.toLowerCase().split(/\s+/).filter(Boolean);
-  const found = all.filter((record) => {
-    const text = textOf(kind, record, about).toLowerCase();
-    return words.every((word) => text.includes(word));
-  });
+  const found = foundOn(kind, shelves, about, wanted);
   const archived = found.filter(({ id }) => shelves.archived.includes(id));
   const present = found.filter((record) => !archived.includes(record));
   const rows = { kind, about, shelves, currentId, chosen, onChoose };
@@ -183,6 +179,15 @@ const rowOf = (kind: ShelfKind, record: ShelfRecord, about: About): string => [k
 
 const textOf = (kind: ShelfKind, record: ShelfRecord, about: About): string =>
   `${titleOf(kind, record, about)} ${rowOf(kind, record, about)} ${kindOf(kind).searched?.(record) ?? ''}`;
+
+/** Those that have all words that are wanted. */
+function foundOn(kind: ShelfKind, shelves: Shelves, about: About, wanted: string): ShelfRecord[] {
+  const words = wanted.toLowerCase().split(/\s+/).filter(Boolean);
+  return (shelves[kind] as readonly ShelfRecord[]).filter((record) => {
+    const text = textOf(kind, record, about).toLowerCase();
+    return words.every((word) => text.includes(word));
+  });
+}
 
 /** So many rows are drawn at once; the rest of a long shelf comes without holding up a finger. */
 const AT_ONCE = 24;

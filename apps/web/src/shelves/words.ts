@@ -209,5 +209,5 @@ export const CHOSEN_RECORDS = {
   export: 'Export',
   exportTable: 'Export as a table (CSV)',
   archived: (many: string): string => `${many} archived.`,
-  restored: (many: string): string => `${many} taken out again.`,
+  restored: (many: string): string => `${many} restored.`,
 } as const;

@@ -13,6 +13,8 @@ import { bring, isTaken, leaveFor } from './brought';
 import { BROUGHT } from './said';
 
 const isPicture = ({ type }: { type: string }): boolean => type.startsWith('image/');
+/** What may hold a piece or a schedule; others are not opened, however large they are. */
+const isText = ({ type, name }: File): boolean => /^(text\/|application\/json)/.test(type) || /\.(json|csv|tsv|txt)$/i.test(name);
 const isWritten = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement && (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName));
 
@@ -48,7 +50,10 @@ export function BroughtHere() {
       setSaid(null);
       const pictures = files.filter(isPicture);
       if (pictures.length > 0 && !bring('pictures', pictures)) setSaid(BROUGHT.noPicture);
-      for (const file of files.filter((one) => !isPicture(one))) void file.text().then((words) => takeWords(words, file));
+      for (const file of files.filter((one) => !isPicture(one))) {
+        if (isText(file)) void file.text().then((words) => takeWords(words, file));
+        else setSaid(BROUGHT.noSchedule);
+      }
     };
     const brings = ({ dataTransfer }: DragEvent): boolean => dataTransfer !== null && dataTransfer.types.includes('Files');
     const onDragOver = (event: DragEvent): void => {

@@ -1,7 +1,10 @@
-/** Fields in two columns where there is room for two, in one where there is not; each in a place of its own. */
+/** Fields in two columns where there is room for two, in one where there is not. */
 import { COLUMN_WIDTH, space } from '@/theme/theme';
 
-export const COLUMNS = { flexDirection: 'row', flexWrap: 'wrap', columnGap: space.wide, rowGap: space.medium, alignItems: 'flex-start' } as const;
-export const CELL = { flexGrow: 1, flexBasis: '40%', minWidth: 280, maxWidth: COLUMN_WIDTH } as const;
+const LEAST_PX = 280;
+export const COLUMNS = {
+  ...{ display: 'grid' as never, gridTemplateColumns: `repeat(auto-fill, minmax(max(min(100%, ${LEAST_PX}px), 40%), 1fr))`, alignItems: 'start' as never },
+  ...{ columnGap: space.wide, rowGap: space.medium, maxWidth: 2 * COLUMN_WIDTH + space.wide },
+} as const;
 /** For what wants all of a row. */
-export const WHOLE_ROW = { width: '100%' } as const;
+export const WHOLE_ROW = { gridColumn: '1 / -1' } as object;

@@ -2,10 +2,12 @@
 import { told, useTold } from '@/outside/told';
 import { Action } from './Action';
 import { BottomLine } from './BottomLine';
-import { TAKE_BACK } from './said';
+import { TAKE_BACK, UNDO_BAR } from './said';
 
 interface Offer {
   what: string;
+  /** It was changed, not deleted. */
+  undoes?: true;
   bringBack(): void;
 }
 
@@ -24,7 +26,7 @@ export function TakeBackBar() {
       testID="take-back"
       actions={
         <>
-          <Action kind="plain" title={TAKE_BACK.bringBack} testID="bring-back" onPress={bringBack} />
+          <Action kind="plain" title={current.undoes ? UNDO_BAR.undo : TAKE_BACK.bringBack} testID="bring-back" onPress={bringBack} />
           <Action kind="plain" title="×" label={TAKE_BACK.leaveItSo} onPress={() => offerBack(null)} />
         </>
       }

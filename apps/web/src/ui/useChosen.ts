@@ -12,20 +12,24 @@ export interface Chosen<T> {
   end(): void;
 }
 
-export function useChosen<T extends { id: string }>(): Chosen<T> {
-  const [chosen, setChosen] = useState<ReadonlyMap<string, T> | null>(null);
+/** of: of which list; those of another one are not chosen in it. */
+export function useChosen<T extends { id: string }>(of: string): Chosen<T> {
+  const [state, setState] = useState<{ of: string; chosen: ReadonlyMap<string, T> } | null>(null);
+  const chosen = state?.of === of ? state.chosen : null;
+  const setChosen = (change: (now: ReadonlyMap<string, T>) => ReadonlyMap<string, T>): void =>
+    setState((now) => ({ of, chosen: change(now?.of === of ? now.chosen : new Map()) }));
   return {
     on: chosen !== null,
     items: [...(chosen?.values() ?? [])],
     has: (id) => chosen?.has(id) ?? false,
-    begin: () => setChosen(new Map()),
+    begin: () => setChosen(() => new Map()),
     toggle: (item) =>
       setChosen((now) => {
         const next = new Map(now);
         if (!next.delete(item.id)) next.set(item.id, item);
         return next;
       }),
-    add: (items) => setChosen((now) => new Map([...(now ?? []), ...items.map((one) => [one.id, one] as const)])),
-    end: () => setChosen(null),
+    add: (items) => setChosen((now) => new Map([...now, ...items.map((one) => [one.id, one] as const)])),
+    end: () => setState(null),
   };
 }
