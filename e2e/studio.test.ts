@@ -48,7 +48,7 @@ test('the Bench shows what is in the kiln by the clock, what waits and for what,
   expect(await me.text('bench-next')).toMatch(/Sundial disc full fuse · \d+ h \d\d Key in/);
   expect(await me.text('bench-decisions')).toMatch(/Test tiles, clear full fuse went too far See next plan/);
   await me.press('fold-learned');
-  expect(await me.text('bench-learned')).toMatch(/Low kiln, Soft sheet 90, from \d+ firings: looks take [\d.]+ times the usual heat work/);
+  await me.sees('bench-learned', /Low kiln, Soft sheet 90, from \d+ firings: looks take [\d.]+ times the usual heat work/);
   await me.expectSound('what firings taught');
   await me.press('see-kiln');
   expect(await me.sees('in-kiln', /Open when the kiln reads/)).toMatch(

@@ -25,7 +25,12 @@ import { keys } from '@/outside/keys';
 import { withFakeServer } from '@/test/fakeServer';
 import { RecordScreen } from './RecordScreen';
 
-jest.mock('expo-router', () => ({ useRouter: () => ({ canGoBack: () => true, back: () => undefined, replace: () => undefined }), Link: () => null }));
+jest.mock('expo-router', () => ({
+  useRouter: () => ({ canGoBack: () => true, back: () => undefined, replace: () => undefined }),
+  usePathname: () => '/shelves/glasses',
+  useNavigation: () => ({ getState: () => ({ routes: [] }) }),
+  Link: () => null,
+}));
 
 const METRIC_STUDIO: Studio = { temperatureUnit: 'C', lengthUnit: 'mm', massUnit: 'g', theme: 'light', csv: 'comma' };
 const INCH_STUDIO: Studio = { ...METRIC_STUDIO, temperatureUnit: 'F', lengthUnit: 'in', massUnit: 'oz' };
