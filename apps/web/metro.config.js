@@ -9,6 +9,8 @@ const path = require('node:path');
 const config = getDefaultConfig(__dirname);
 const ICON_FAMILY = /^(@expo\/vector-icons|react-native-vector-icons|@react-native-vector-icons)(\/|$)/;
 config.resolver.assetExts.push('woff2');
+// A module is set up when what it holds is first wanted, not when a page that might want it is read.
+config.transformer.getTransformOptions = async () => ({ transform: { experimentalImportSupport: true, inlineRequires: true } });
 // What Babel is told is not in the key that Metro keeps its files under.
 config.cacheVersion = readFileSync(path.join(__dirname, 'babel.config.js'), 'utf8') + require('./pastIndexes').digest();
 

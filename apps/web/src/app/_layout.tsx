@@ -10,6 +10,7 @@ import { View } from 'react-native';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
 import { keepShell } from '@/away/shell';
 import { Calls } from '@/bench/Calls';
+import { begin, useBegun } from '@/data/begin';
 import { makeQueryClient } from '@/data/queries';
 import { useChanges } from '@/data/useChanges';
 import { warmUpSoon } from '@/engine/client';
@@ -24,6 +25,7 @@ export { Broken as ErrorBoundary } from '@/ui/Broken';
 const WORKBENCH_AFTER_MS = 1500;
 
 const queries = makeQueryClient();
+begin(queries);
 
 export default function RootLayout() {
   useFonts({ AtkinsonHyperlegibleNext_400Regular, AtkinsonHyperlegibleNext_700Bold, BarlowSemiCondensed_400Regular, BarlowSemiCondensed_700Bold });
@@ -32,6 +34,7 @@ export default function RootLayout() {
     const rest = setTimeout(() => void readWorkbench().then(keepShell, () => undefined), WORKBENCH_AFTER_MS);
     return () => clearTimeout(rest);
   }, []);
+  if (!useBegun()) return null;
   return (
     <View style={{ flex: 1 }}>
       <SafeAreaProvider>

@@ -24,7 +24,7 @@ export function useStudioRead(): Studio | null {
   return data ?? (isError ? UNTIL_LOADED : null);
 }
 
-const studioReading = queryOptions({
+export const studioReading = queryOptions({
   queryKey: keys.studio,
   async queryFn({ signal }) {
     const read = await call(asks.studio, { signal });

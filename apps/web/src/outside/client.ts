@@ -18,6 +18,7 @@ import { noteEvent } from './changes';
 import { endsAfter, passcodeWanted, serverAnswered, serverSilent } from './connection';
 import { noteDisk } from './disk';
 import { isAsked } from './door';
+import { takeEarly } from './early';
 import { API, PAGE } from './page';
 import { noteStudio } from './readingStore';
 import { noteApi } from './version';
@@ -75,13 +76,15 @@ export async function call<E extends Endpoint>(endpoint: Asked<E>, { id, body, q
   const asked = Object.entries(query).filter((entry): entry is [string, string] => Boolean(entry[1]));
   const path = endpoint.path.replace(':id', encodeURIComponent(id ?? '')) + (asked.length > 0 ? `?${new URLSearchParams(asked)}` : '');
   const sent = body === undefined ? undefined : JSON.stringify(body);
-  const response = await fetch(path, {
+  const early = endpoint.method === 'get' ? takeEarly(path) : undefined;
+  const asking = early ?? fetch(path, {
     method: endpoint.method.toUpperCase(),
     ...(sent === undefined ? {} : { body: sent, headers: { ...written('application/json'), ...(key === undefined ? {} : { 'Idempotency-Key': key }) } }),
     // A save goes through even when the tab is closed meanwhile.
     keepalive: sent !== undefined && sent.length < KEEPALIVE_AT_MOST,
     signal: signal ?? (key === undefined ? undefined : endsAfter(SAVE_ANSWERED_WITHIN_MS)),
-  }).catch((error: unknown) => {
+  });
+  const response = await asking.catch((error: unknown) => {
     if (signal?.aborted) throw error;
     return unanswered();
   });
