@@ -191,14 +191,19 @@ async function scrolled(studio: Studio): Promise<void> {
       });
       process.stdout.write(`${what}: ${over === 0 ? 'no task over 50 ms' : `${over} tasks over 50 ms, the longest ${longest.toFixed(0)} ms`}\n`);
     };
+    /** The list in sight: the page before it may still be there. */
+    const move = (by_px: number): Promise<void> =>
+      me.page.evaluate((by) => {
+        const list = [...document.querySelectorAll('[data-testid="screen-scroll"]')].find((one) => one.clientHeight > 0 && one.checkVisibility());
+        if (list) list.scrollTop += by;
+      }, by_px);
     const scroll = async (): Promise<void> => {
       for (let i = 1; i <= SCROLLS; i += 1) {
-        await me.page.evaluate(() => {
-          const list = document.querySelector('[data-testid="screen-scroll"]');
-          if (list) list.scrollTop += 700;
-        });
+        await move(700);
         await new Promise((resolve) => setTimeout(resolve, 60));
       }
+      // The search stands at the top.
+      await move(-1e6);
     };
     await scroll();
     await read(`Notebook of ${COUNT}, ${SCROLLS} screens scrolled`);

@@ -6,7 +6,7 @@ import { CALLS, type EngineCall } from '@torvin/core/engine';
 import { type ReactNode, useState } from 'react';
 import { View } from 'react-native';
 import { LookedThrough } from '@/runsheet/polariserViews';
-import { SectionDrawing } from '@/section/SectionDrawing';
+import { SectionDrawing, SectionPicture } from '@/section/SectionDrawing';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Caution } from '@/ui/Caution';
@@ -164,7 +164,7 @@ export function Gallery() {
           height={150}
           ghost={{ shape: GHOST, words: 'Fired it is a little wider.' }}
         />
-        <SectionDrawing footprint={OUTLINES[0]} layers={FORMS.slice(0, 1)} width={120} height={60} small />
+        <SectionPicture footprint={OUTLINES[0]} layers={FORMS.slice(0, 1)} width={120} height={60} />
       </Part>
       <Part title="Between crossed polarisers">
         <LookedThrough width={200} footprint={OUTLINES[0]} rim={RIM} added={0} />

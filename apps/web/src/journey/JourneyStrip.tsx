@@ -5,7 +5,7 @@ import { Fragment, useEffect, useRef } from 'react';
 import { Pressable, ScrollView, Text, View } from 'react-native';
 import { elementOf } from '@/ui/elementOf';
 import { useUnits } from '@/data/FormUnits';
-import { SectionDrawing } from '@/section/SectionDrawing';
+import { SectionPicture } from '@/section/SectionDrawing';
 import { useTheme } from '@/theme/ThemeContext';
 import { TARGET, space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
@@ -104,7 +104,7 @@ function Tile({ step: after, index, chosen, onPress }: { step: StripStep; index:
             opacity: stands === 'toCome' && !chosen ? 0.75 : 1,
           }}
         >
-          <SectionDrawing {...drawn} {...TILE} small />
+          <SectionPicture {...drawn} {...TILE} />
           {(problem ?? warnings.length > 0) && (
             <View style={{ position: 'absolute', right: 2, top: 2 }}>
               <WarningSign colour={colours.warn} size={14} />

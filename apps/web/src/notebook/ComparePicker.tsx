@@ -31,6 +31,7 @@ export function ComparePicker({ firing }: { firing: Firing }) {
       back={back}
       items={rows}
       keyOf={({ id }) => id}
+      rowHeight={ROW_HEIGHT}
       onNearEnd={() => readOn(all)}
       before={rows.length === 0 && <Notice tone="plain">{COMPARE_PICKER.noOtherFiring}</Notice>}
       renderItem={(other) => (

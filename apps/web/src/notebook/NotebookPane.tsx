@@ -56,7 +56,8 @@ export function NotebookPane({ currentId, beside = false }: { currentId?: string
       renderItem={(firing) => (
         <FiringRow firing={firing} search={search} current={firing.id === (currentId ?? (beside ? rows[0].id : undefined))} unit={temperatureUnit} />
       )}
-      place={{ rowHeight: FIRING_ROW_HEIGHT, row: query.row, onRow: passed }}
+      rowHeight={FIRING_ROW_HEIGHT}
+      place={{ row: query.row, onRow: passed }}
       onNearEnd={() => readOn(firings)}
       before={
         <View aria-busy={firings.isPlaceholderData} style={{ paddingHorizontal: space.large, opacity: firings.isPlaceholderData ? 0.6 : 1 }}>

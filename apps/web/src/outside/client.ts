@@ -77,13 +77,15 @@ export async function call<E extends Endpoint>(endpoint: Asked<E>, { id, body, q
   const path = endpoint.path.replace(':id', encodeURIComponent(id ?? '')) + (asked.length > 0 ? `?${new URLSearchParams(asked)}` : '');
   const sent = body === undefined ? undefined : JSON.stringify(body);
   const early = endpoint.method === 'get' ? takeEarly(path) : undefined;
-  const asking = early ?? fetch(path, {
-    method: endpoint.method.toUpperCase(),
-    ...(sent === undefined ? {} : { body: sent, headers: { ...written('application/json'), ...(key === undefined ? {} : { 'Idempotency-Key': key }) } }),
-    // A save goes through even when the tab is closed meanwhile.
-    keepalive: sent !== undefined && sent.length < KEEPALIVE_AT_MOST,
-    signal: signal ?? (key === undefined ? undefined : endsAfter(SAVE_ANSWERED_WITHIN_MS)),
-  });
+  const asking =
+    early ??
+    fetch(path, {
+      method: endpoint.method.toUpperCase(),
+      ...(sent === undefined ? {} : { body: sent, headers: { ...written('application/json'), ...(key === undefined ? {} : { 'Idempotency-Key': key }) } }),
+      // A save goes through even when the tab is closed meanwhile.
+      keepalive: sent !== undefined && sent.length < KEEPALIVE_AT_MOST,
+      signal: signal ?? (key === undefined ? undefined : endsAfter(SAVE_ANSWERED_WITHIN_MS)),
+    });
   const response = await asking.catch((error: unknown) => {
     if (signal?.aborted) throw error;
     return unanswered();

@@ -6,7 +6,7 @@ import { View } from 'react-native';
 import { useFiring } from '@/data/firings';
 import { useShelves } from '@/data/pieces';
 import { usePieceRows } from '@/data/pieceRows';
-import { SectionDrawing } from '@/section/SectionDrawing';
+import { SectionPicture } from '@/section/SectionDrawing';
 import { Field } from '@/ui/Field';
 import { LinkRow } from '@/ui/LinkRow';
 import { Waiting } from '@/ui/Loading';
@@ -34,7 +34,7 @@ export function AgainPage() {
       <View role="list">
         {rows?.slice(0, SHOWN_AT_MOST).map((row) => (
           <LinkRow key={row.id} href={`/pieces/${row.id}/given?from=${id}`} inset={0} testID="again-piece">
-            <SectionDrawing {...drawnBody(row.profile, shelves.data)} {...FACE} small />
+            <SectionPicture {...drawnBody(row.profile, shelves.data)} {...FACE} />
             <View style={{ flex: 1 }}>
               <Words bold>{row.name}</Words>
             </View>

@@ -3,10 +3,10 @@ import { type DrawnBody, drawnBody } from '@torvin/core/piece';
 import { boxOf, footprintRings } from '@torvin/core/plan';
 import type { PieceRow, Shelves } from '@torvin/schema';
 import { View } from 'react-native';
-import Svg, { Path } from 'react-native-svg';
 import { Thumbnail } from '@/photos/Thumbnail';
 import { ringsPath } from '@/plan/geometry';
-import { SectionDrawing } from '@/section/SectionDrawing';
+import { Picture, SectionPicture } from '@/section/SectionDrawing';
+import type { Mark } from '@/section/marks';
 import { useTheme } from '@/theme/ThemeContext';
 import { tellsNothing } from './tellsNothing';
 import { PIECE_MARK } from '@/photos/words';
@@ -20,7 +20,7 @@ export interface PieceMarkProps {
 
 export function PieceMark({ piece: { name, profile, photo }, shelves, width, height }: PieceMarkProps) {
   const drawn = drawnBody(profile, shelves);
-  if (!tellsNothing(drawn)) return <SectionDrawing {...drawn} width={width} height={height} small />;
+  if (!tellsNothing(drawn)) return <SectionPicture {...drawn} width={width} height={height} />;
   return (
     <View style={{ width, height, alignItems: 'center' }} testID="piece-mark">
       {photo !== null ? (
@@ -42,9 +42,7 @@ function FromAbove({ drawn: { footprint, layers }, words, width, height }: { dra
   const scale = Math.min((width - 2 * MARGIN_PX) / (right - left), (height - 2 * MARGIN_PX) / (back - front));
   const x = (x_m: number): number => width / 2 + (x_m - (left + right) / 2) * scale;
   const y = (y_m: number): number => height / 2 - (y_m - (front + back) / 2) * scale;
-  return (
-    <Svg width={width} height={height} role="img" aria-label={words}>
-      <Path d={ringsPath(rings, { x, y })} fill={layers.at(-1)?.colour ?? 'none'} fillRule="evenodd" stroke={colours.ink} strokeWidth={1} />
-    </Svg>
-  );
+  const fill = layers.at(-1)?.colour ?? 'none';
+  const outline: Mark = { of: 'path', d: ringsPath(rings, { x, y }), fill, fillRule: 'evenodd', stroke: colours.ink, strokeWidth: 1 };
+  return <Picture marks={[outline]} width={width} height={height} words={words} />;
 }

@@ -70,7 +70,8 @@ export function PiecesPane({ currentId, beside = false }: { currentId?: string; 
         />
       )}
       footer={chosen.on && <ChosenPieces chosen={chosen} shown={rows} />}
-      place={{ rowHeight: ROW_HEIGHT, row: query.row, onRow: passed }}
+      rowHeight={ROW_HEIGHT}
+      place={{ row: query.row, onRow: passed }}
       onNearEnd={() => readOn(pieces)}
       before={
         <View aria-busy={pieces.isPlaceholderData} style={{ paddingHorizontal: space.large, opacity: pieces.isPlaceholderData ? 0.6 : 1 }}>

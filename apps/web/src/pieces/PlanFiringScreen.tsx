@@ -35,7 +35,7 @@ import { isSame } from '@/outbox/merge';
 import { useLayup } from '@/layup/useLayup';
 import { PAPER_CAUTION, SETUP_CAUTIONS, WET_CAUTIONS } from '@/layup/cautions';
 import { QueueNotice } from './QueueNotice';
-import { SectionDrawing } from '@/section/SectionDrawing';
+import { SectionPicture } from '@/section/SectionDrawing';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Caution } from '@/ui/Caution';
@@ -193,7 +193,7 @@ function PlanForm({ piece, shelves, step, place: at }: PlanFiringScreenProps) {
         <DraftOffer draft={draft} onTake={setTouched} />
       </View>
       {drawn && layout !== 'beside' && laidLayers(before).length > 0 && (
-        <MeasuredWidth height={DRAWING_HEIGHT}>{(width) => <SectionDrawing {...drawn} width={width} height={DRAWING_HEIGHT} small />}</MeasuredWidth>
+        <MeasuredWidth height={DRAWING_HEIGHT}>{(width) => <SectionPicture {...drawn} width={width} height={DRAWING_HEIGHT} />}</MeasuredWidth>
       )}
       <View testID="step-planner">
         <LookChoice

@@ -6,7 +6,7 @@ import { formatTemperature, text } from '@torvin/core/units';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { useUnits } from '@/data/FormUnits';
-import { SectionDrawing } from '@/section/SectionDrawing';
+import { SectionPicture } from '@/section/SectionDrawing';
 import { useTheme } from '@/theme/ThemeContext';
 import { space } from '@/theme/theme';
 import { Fold } from '@/ui/Fold';
@@ -67,7 +67,7 @@ export function LookChoice({ value, likely, first, onChange }: LookChoiceProps) 
             }}
           >
             <View aria-hidden style={{ alignItems: 'center', height: CARD.height, justifyContent: 'center', overflow: 'hidden' }}>
-              {drawn ? <SectionDrawing {...drawn} {...CARD} small /> : <RecipeDrawing look={look} />}
+              {drawn ? <SectionPicture {...drawn} {...CARD} /> : <RecipeDrawing look={look} />}
             </View>
             <Words bold tone={look === value ? 'touch' : 'ink'}>
               {LOOK_NAMES[look]}

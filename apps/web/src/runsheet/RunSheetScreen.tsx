@@ -3,7 +3,7 @@ import { hottestSegment } from '@torvin/core/heat';
 import type { PurposefulSegment } from '@torvin/core/kiln';
 import { type Look, RECIPES } from '@torvin/core/look';
 import { type Evaluation, type FiringCase, ROLE_NAMES, type Reading, brokenSentence, verdictOf, emptyFiringOf } from '@torvin/core/schedule';
-import { type ComponentType, useCallback, useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
+import { type ComponentType, startTransition, useCallback, useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
 import { View } from 'react-native';
 import { useUnits } from '@/data/FormUnits';
 import { told } from '@/outside/told';
@@ -93,7 +93,8 @@ export function RunSheetScreen({
       onMove: (index: number, target_C: number) => shown.current.preview(withTarget(index, target_C)),
       onRelease(index: number, target_C: number) {
         shown.current.keep(withTarget(index, target_C));
-        setSelected(index);
+        // Its sheet comes in small portions, so that the hand is not kept waiting.
+        startTransition(() => setSelected(index));
       },
       onCancel: () => shown.current.cancel(),
     };

@@ -3,6 +3,7 @@ import { type Footprint, footprintHole, footprintSpan } from '@torvin/core/body'
 import type { Ghost } from '@torvin/core/look';
 import type { DrawnBody, DrawnLayer } from '@torvin/core/piece';
 import { formatStock, type LengthUnit, text } from '@torvin/core/units';
+import { type ComponentType, createElement } from 'react';
 import { View } from 'react-native';
 import Svg, { G, Line, Path, Rect } from 'react-native-svg';
 import { useUnits } from '@/data/FormUnits';
@@ -11,8 +12,8 @@ import { HiddenTable } from '@/ui/HiddenTable';
 import { Words } from '@/ui/Words';
 import { type SectionGeometry, sectionGeometry } from './geometry';
 import { firedSection } from './fired';
-import { ghostPath } from './ghost';
 import type { TimedSection } from './inTime';
+import { type Mark, edgeMark, firedMarks, ghostMark, isMould, pictureOf, sectionMarks, shapeMarks, shelfMark } from './marks';
 import { SECTION_DRAWING } from './words';
 
 export interface SectionDrawingProps {
@@ -21,8 +22,6 @@ export interface SectionDrawingProps {
   layers: readonly DrawnLayer[];
   width: number;
   height: number;
-  /** Leaves out the words around the drawing, for lists. */
-  small?: boolean;
   /** What a firing has made of it beside joining it: bent, cast, run out. */
   bent?: DrawnBody['bent'];
   ran?: DrawnBody['ran'];
@@ -70,7 +69,6 @@ export function SectionDrawing({
   layers,
   width,
   height,
-  small = false,
   bent = null,
   ran = null,
   ghost = null,
@@ -78,24 +76,38 @@ export function SectionDrawing({
 }: SectionDrawingProps) {
   const { colours } = useTheme();
   const units = useUnits();
-  const span_m = footprintSpan(footprint);
   const dashed_m = ghost ? ghost.shape.depth_m + ghost.shape.relief_m + Math.abs(ghost.shape.crown_m) : 0;
   const room = ghost ? { depth_m: dashed_m, width_m: ghost.shape.width_m } : undefined;
-  const drawn = sectionGeometry(span_m, layers, { width, height }, room, footprintHole(footprint));
+  const drawn = sectionGeometry(footprintSpan(footprint), layers, { width, height }, room, footprintHole(footprint));
   const fired = ghost ? null : firedSection({ footprint, layers: [...layers], bent, ran }, { width, height });
   return (
     <View style={{ backgroundColor: colours.surface }}>
-      {!small && layers.length > 0 && !layers.some(isMould) && <ScaleNote exaggeration={(fired?.drawn ?? drawn).exaggeration} dashed={ghost ? dashed : null} />}
+      {layers.length > 0 && !layers.some(isMould) && <ScaleNote exaggeration={(fired?.drawn ?? drawn).exaggeration} dashed={ghost ? dashed : null} />}
       <Svg width={width} height={height} role="img" aria-label={`${sectionWords(layers, units.length)}${ghost ? `; ${ghost.words}` : ''}`}>
-        {fired ? (
-          <FiredShapes fired={fired} width={width} small={small} />
-        ) : (
-          <SectionShapes drawn={drawn} layers={layers} width={width} small={small} ghost={ghost?.shape} />
-        )}
+        {fired ? <FiredShapes fired={fired} width={width} /> : <SectionShapes drawn={drawn} layers={layers} width={width} ghost={ghost?.shape} />}
       </Svg>
-      {!small && <SectionTable layers={layers} unit={units.length} />}
+      <SectionTable layers={layers} unit={units.length} />
     </View>
   );
+}
+
+/** Small and finished, without the words around it: for lists and cards. */
+export function SectionPicture({ footprint, layers, width, height, bent = null, ran = null }: Omit<SectionDrawingProps, 'ghost' | 'dashed'>) {
+  const { colours } = useTheme();
+  const units = useUnits();
+  const box = { width, height };
+  const fired = firedSection({ footprint, layers: [...layers], bent, ran }, box);
+  const of = { width, colours, small: true };
+  const marks = fired
+    ? firedMarks(fired, of)
+    : sectionMarks(sectionGeometry(footprintSpan(footprint), layers, box, undefined, footprintHole(footprint)), layers, of);
+  return <Picture marks={marks} {...box} words={sectionWords(layers, units.length)} />;
+}
+
+/** Marks as one finished picture. */
+export function Picture({ marks, words, ...box }: { marks: readonly Mark[]; width: number; height: number; words: string }) {
+  const { colours } = useTheme();
+  return createElement('img', { src: pictureOf(marks, box), alt: words, ...box, style: { display: 'block', background: colours.surface } });
 }
 
 export function ScaleNote({ exaggeration, dashed }: { exaggeration: number; dashed: string | null }) {
@@ -108,116 +120,38 @@ export function ScaleNote({ exaggeration, dashed }: { exaggeration: number; dash
   );
 }
 
-/** A mould is hollow, and only its wall is known: it is drawn as one of no certain height. */
-const isMould = ({ ware: item }: DrawnLayer): boolean => item !== undefined && item !== 'shelf' && item !== 'fibre';
+const ELEMENTS: Record<Mark['of'], ComponentType<object>> = { rect: Rect, path: Path, line: Line };
 
-const MOULD = { height: 0.9, rim: 0.1, floor: 0.3 };
+/** Marks within a drawing. */
+const Marked = ({ marks }: { marks: readonly Mark[] }) => marks.map(({ of, ...given }, i) => createElement(ELEMENTS[of], { key: i, ...given }));
 
-function mouldPath(shelfY: number, { x, y, width }: { x: number; y: number; width: number }): string {
-  const high = MOULD.height * (shelfY - y);
-  const [rim, floor] = [MOULD.rim * width, MOULD.floor * high];
-  const inside = width - 2 * rim;
-  return `M${x} ${shelfY} V${shelfY - high} h${rim} q${inside * 0.08} ${high - floor} ${inside / 2} ${high - floor} q${inside * 0.42} 0 ${inside / 2} ${floor - high} h${rim} V${shelfY} Z`;
+export function FiredShapes({ fired, width }: { fired: TimedSection; width: number }) {
+  const { colours } = useTheme();
+  return <Marked marks={firedMarks(fired, { width, colours, small: false })} />;
 }
 
 export interface SectionShapesProps {
   drawn: SectionGeometry;
   layers: readonly DrawnLayer[];
   width: number;
-  small?: boolean;
   selected?: number | null;
   /** A layer under a finger, and how far it has been dragged, px. */
   lifted?: { layer: number; by: number } | null;
   ghost?: Ghost | null;
 }
 
-/** Glass in its form, or run out of the one that it had. */
-export function FiredShapes({ fired: { drawn, glass, form }, width, small = false }: { fired: TimedSection; width: number; small?: boolean }) {
+export function SectionShapes({ drawn, layers, width, selected = null, lifted = null, ghost = null }: SectionShapesProps) {
   const { colours } = useTheme();
-  const line = small ? 0.75 : 1;
+  const of = { width, colours, small: false };
   return (
     <>
-      <Rect x={0} y={drawn.shelfY} width={width} height={small ? 4 : 14} fill={colours.shelf} />
-      {form && <Path d={form} fill={colours.shelf} stroke={colours.ink} strokeWidth={line} />}
-      {glass.map(({ colour, path }, i) => (
-        <Path key={i} d={path} fill={colour} stroke={colours.ink} strokeWidth={line} />
+      <Marked marks={[shelfMark(drawn, of)]} />
+      {drawn.shapes.map((shape, index) => (
+        <G key={index} y={lifted?.layer === shape.layer ? lifted.by : 0} opacity={lifted?.layer === shape.layer ? 0.7 : 1}>
+          <Marked marks={shapeMarks(shape, layers, drawn.shelfY, of, shape.layer === selected)} />
+        </G>
       ))}
-      <Line x1={0} x2={width} y1={drawn.shelfY} y2={drawn.shelfY} stroke={colours.ink} strokeWidth={small ? 0.5 : 1} />
+      <Marked marks={[edgeMark(drawn, of), ...(ghost ? [ghostMark(ghost, drawn, layers, colours)] : [])]} />
     </>
   );
-}
-
-/** How much of its height, or of half its width, a corner takes that a fuse has rounded. */
-const ROUNDED_SHARE = 0.8;
-
-/** A box that stands on its foot with its upper corners round. */
-function softPath({ x, y, width, height }: { x: number; y: number; width: number; height: number }): string {
-  const r = ROUNDED_SHARE * Math.min(height, width / 2);
-  return `M${x} ${y + height}V${y + r}Q${x} ${y} ${x + r} ${y}H${x + width - r}Q${x + width} ${y} ${x + width} ${y + r}V${y + height}Z`;
-}
-
-interface Band {
-  x: number;
-  y: number;
-  width: number;
-  height: number;
-}
-
-/** Of made glass its stripes within a box: on one another from below, or from left to right. */
-function bandsOf({ stripes = [], stacked }: DrawnLayer, { x, y, width, height }: Band): (Band & { colour: string })[] {
-  let done = 0;
-  return stripes.map(({ colour, share }) => {
-    const from = done;
-    done += share;
-    return stacked
-      ? { x, width, y: y + height * (1 - done), height: height * share, colour }
-      : { x: x + width * from, width: width * share, y, height, colour };
-  });
-}
-
-export function SectionShapes({ drawn, layers, width, small = false, selected = null, lifted = null, ghost = null }: SectionShapesProps) {
-  const { colours } = useTheme();
-  const line = small ? 0.75 : 1;
-  const stands = layers.findLastIndex(({ form }) => form !== 'pieces') + 1;
-  const standing = drawn.shapes.filter(({ layer }) => layers[layer]?.form === 'pieces');
-  return (
-    <>
-      <Rect x={0} y={drawn.shelfY} width={width} height={small ? 4 : 14} fill={colours.shelf} />
-      {drawn.shapes.map(({ layer, round, ...box }, index) => {
-        const chosen = layer === selected;
-        return (
-          <G key={index} y={lifted?.layer === layer ? lifted.by : 0} opacity={lifted?.layer === layer ? 0.7 : 1}>
-            {layers[layer].softened && layer >= stands ? (
-              <Path d={softPath(box)} fill={layers[layer].colour} stroke={colours.ink} strokeWidth={line} />
-            ) : isMould(layers[layer]) ? (
-              <Path d={mouldPath(drawn.shelfY, box)} fill={layers[layer].colour} stroke={colours.ink} strokeWidth={line} />
-            ) : (
-              <>
-                {layers[layer].stripes && <Rect {...box} rx={round} fill={layers[layer].colour} />}
-                {bandsOf(layers[layer], box).map(({ colour, ...band }, i) => (
-                  <Rect key={i} {...band} fill={colour} />
-                ))}
-                <Rect
-                  {...box}
-                  rx={round}
-                  fill={layers[layer].stripes ? 'none' : layers[layer].colour}
-                  stroke={chosen ? colours.touch : colours.ink}
-                  strokeWidth={chosen ? 3 : line}
-                />
-              </>
-            )}
-            {layers[layer].coated && <Coating {...box} side={layers[layer].coated} colour={colours.ink} />}
-          </G>
-        );
-      })}
-      <Line x1={0} x2={width} y1={drawn.shelfY} y2={drawn.shelfY} stroke={colours.ink} strokeWidth={small ? 0.5 : 1} />
-      {ghost && <Path d={ghostPath(ghost, standing, drawn)} fill="none" stroke={colours.touch} strokeWidth={2} strokeDasharray="6 4" />}
-    </>
-  );
-}
-
-/** Ticks along the coated face. */
-function Coating({ x, y, width, height, side, colour }: { x: number; y: number; width: number; height: number; side?: 'up' | 'down'; colour: string }) {
-  const face = side === 'up' ? y + 2.5 : y + height - 2.5;
-  return <Line x1={x + 2} x2={x + width - 2} y1={face} y2={face} stroke={colour} strokeWidth={3} strokeDasharray="2 4" />;
 }
