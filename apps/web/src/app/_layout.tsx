@@ -1,3 +1,5 @@
+// A module is set up when something of it is first used; this one listens before the router does.
+import '@/ui/useWayOut';
 import AtkinsonHyperlegibleNext_400Regular from '@/theme/fonts/AtkinsonHyperlegibleNext_400Regular.woff2';
 import AtkinsonHyperlegibleNext_700Bold from '@/theme/fonts/AtkinsonHyperlegibleNext_700Bold.woff2';
 import BarlowSemiCondensed_400Regular from '@/theme/fonts/BarlowSemiCondensed_400Regular.woff2';
@@ -8,7 +10,7 @@ import { Slot } from 'expo-router';
 import { useEffect } from 'react';
 import { View } from 'react-native';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
-import { keepShell } from '@/away/shell';
+import { hearInstallOffer, keepShell } from '@/away/shell';
 import { Calls } from '@/bench/Calls';
 import { begin, useBegun } from '@/data/begin';
 import { makeQueryClient } from '@/data/queries';
@@ -26,6 +28,7 @@ const WORKBENCH_AFTER_MS = 1500;
 
 const queries = makeQueryClient();
 begin(queries);
+hearInstallOffer();
 
 export default function RootLayout() {
   useFonts({ AtkinsonHyperlegibleNext_400Regular, AtkinsonHyperlegibleNext_700Bold, BarlowSemiCondensed_400Regular, BarlowSemiCondensed_700Bold });

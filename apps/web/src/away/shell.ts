@@ -33,15 +33,18 @@ interface InstallOffer extends Event {
 }
 const installOffer = told<InstallOffer | null>(null);
 export const useInstallOffer = (): InstallOffer | null => useTold(installOffer);
-window.addEventListener('beforeinstallprompt', (event) => {
-  event.preventDefault();
-  installOffer.set(event as InstallOffer);
-});
-window.addEventListener('appinstalled', () => {
-  installOffer.set(null);
-  // So that the browser does not clear away what waits here when its room gets short.
-  void navigator.storage?.persist?.().catch(() => undefined);
-});
+/** From the start: a browser tells it once, soon after the page was read. */
+export function hearInstallOffer(): void {
+  window.addEventListener('beforeinstallprompt', (event) => {
+    event.preventDefault();
+    installOffer.set(event as InstallOffer);
+  });
+  window.addEventListener('appinstalled', () => {
+    installOffer.set(null);
+    // So that the browser does not clear away what waits here when its room gets short.
+    void navigator.storage?.persist?.().catch(() => undefined);
+  });
+}
 
 let registration: ServiceWorkerRegistration | null = null;
 let lookedAt = 0;
