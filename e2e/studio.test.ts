@@ -190,16 +190,30 @@ test('the constants of a kiln follow from what a clock tells of it', async () =>
   expect(saved?.acrossLag_s_per_300mm).toBeCloseTo(84.26, 0);
 });
 
+/** A form that was refused moves to its first fault, where that is not in sight. */
+const inSight = (testId: string): Promise<unknown> =>
+  me.page.waitForFunction(
+    (id) => {
+      const fault = document.querySelector(`[data-testid="${id}"]`);
+      const { left, top, width, height } = fault?.getBoundingClientRect() ?? { left: 0, top: 0, width: 0, height: 0 };
+      return fault?.contains(document.elementFromPoint(left + width / 2, top + height / 2));
+    },
+    {},
+    testId,
+  );
+
 test('a strip test is written down like anything else on the shelves, and looked up by its glasses', async () => {
   await open('/shelves?shelf=stripTests');
   await me.press('new-record');
   await me.press('save-record');
   await me.sees('test-glass-0-error', /One glass: choose one/);
   await me.sees('test-glass-1-error', /The other: choose one/);
+  await inSight('test-glass-0-error');
   await me.press('test-glass-0-kelp-96');
   await me.press('test-glass-1-kelp-96');
   await me.press('save-record');
   await me.sees('test-glass-1-error', /of two glasses: choose another one here/);
+  await inSight('test-glass-1-error');
   await me.press('test-glass-1-clear-90');
   await me.press('test-result-cracked');
   await me.type('test-note', 'Through the middle overnight.');
@@ -412,4 +426,41 @@ test('what was to be seen and how it lay is told beside how far it got, and stan
       .find((one) => one.includes('off centre')),
   );
   expect(await row.jsonValue()).toMatch(/^Tideline bowl .*stuck, off centre, uneven rim .* right$/);
+});
+
+test('a limit that the studio sets outdates what was planned, and what is calculated then keeps it, in its own units', async () => {
+  await open('/settings?open=limits');
+  await me.sees('fold-settings-limits', /as usual/);
+  expect(await me.has('limits-usual')).toBe(false);
+  await me.press('limit-open_C-more');
+  await me.sees('limits-bolder', /^Bolder than usual: opened at, usual work\./);
+  await me.type('limit-open_C', '500');
+  await me.page.keyboard.press('Enter');
+  await me.sees('studio-limits', /Opened at, usual work is 500 °C; it must be from 30 °C to 150 °C\./);
+  await me.type('limit-open_C', '104F');
+  await me.page.keyboard.press('Enter');
+  await me.gone('limits-bolder');
+  await me.sees('fold-settings-limits', /one set by the studio/);
+  // Thick work is never opened hotter than usual work.
+  expect(await me.of('[data-testid="limit-openThick_C"]', (node) => (node as HTMLInputElement).value)).toBe('40');
+  await me.expectSound('limits of the studio');
+  const [piece] = (await wholePieces(studio.address)).filter(({ name }) => name === 'Plaque no. 14');
+  await open(`/pieces/${piece.id}/run`);
+  await me.page.waitForFunction(() => document.body.textContent?.includes('limits have been changed in Settings'));
+  await me.press('compute-again');
+  await me.gone('compute-again');
+  await me.settled();
+  const { doc } = (await (await fetch(`${studio.address}/api/pieces/${piece.id}`)).json()) as typeof piece;
+  const scheduleId = doc.journey.flatMap((step) => (step.kind === 'fire' ? [step.scheduleId] : []))[0];
+  const made = (await (await fetch(`${studio.address}/api/schedules/${scheduleId}`)).json()) as {
+    snapshot: { firing: { limits: { open_C: number } }; madeFrom: { limits: object } };
+    segments: { target_C: number }[];
+  };
+  expect(made.snapshot.firing.limits.open_C).toBeCloseTo(40);
+  expect(made.snapshot.madeFrom.limits).toEqual({ open_C: expect.closeTo(40) as number });
+  expect(made.segments.at(-1)?.target_C).toBeLessThanOrEqual(40 + 1e-9);
+  await open('/settings?open=limits');
+  await me.press('limits-usual');
+  await me.gone('limits-usual');
+  await me.sees('fold-settings-limits', /as usual/);
 });

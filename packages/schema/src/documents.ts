@@ -24,6 +24,7 @@ import {
   PurposefulSegmentSchema,
   quantity,
   SchoolSchema,
+  StudioLimitsSchema,
   SEGMENTS_AT_MOST,
   ShapingSchema,
   words,
@@ -125,6 +126,7 @@ export const MadeFromSchema = schemaFor<MadeFrom, OfFiredLayers>()(
       release: z.object({ id: recordId('Release'), name: z.string(), coat: CoatSchema }).optional(),
       kiln: z.object({ id: recordId('Kiln'), name: z.string(), constants: KilnConstantsSchema.strip(), taken: CorrectionsSchema.optional() }),
       controller: z.object({ id: recordId('Controller'), name: z.string(), counts: ControllerInputSchema.strip() }),
+      limits: StudioLimitsSchema.optional(),
     })
     .meta({ id: 'MadeFrom' }),
 );
@@ -559,6 +561,8 @@ export const StudioSchema = z
     csv: oneOf('Tables', CSV_STYLES).default('comma'),
     /** Left out, it stays as it was. */
     firstDay: FirstDaySchema.optional(),
+    /** Of its own; left out, they stay as they were, and empty, all are as they ship. */
+    limits: StudioLimitsSchema.optional(),
   })
   .meta({ id: 'Studio' });
 export type Studio = z.infer<typeof StudioSchema>;

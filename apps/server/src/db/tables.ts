@@ -4,7 +4,7 @@ import type { PurposefulSegment } from '@torvin/core/kiln';
 import { type Flaw, LOOKS } from '@torvin/core/look';
 import { QUANTITY_NAMES } from '@torvin/core/quantity';
 import { RELEASED } from '@torvin/core/release';
-import type { Evaluation } from '@torvin/core/schedule';
+import type { Evaluation, StudioLimits } from '@torvin/core/schedule';
 import type { Operation } from 'fast-json-patch';
 import { CSV_STYLES, type Faced, type FirstDay, type Lesson, NO_LESSON, NOT_FACED, type PieceDoc, type Snapshot, WAITS } from '@torvin/schema';
 import { sql } from 'drizzle-orm';
@@ -26,6 +26,8 @@ export const studio = sqliteTable(
     csv: text('csv', { enum: CSV_STYLES }).notNull().default('comma'),
     /** Null where nobody has begun to answer. */
     firstDay: text('first_day', { mode: 'json' }).$type<FirstDay>(),
+    /** Null where none was ever set. */
+    limits: text('limits', { mode: 'json' }).$type<StudioLimits>(),
   },
   (table) => [check('studio_is_one_row', sql`${table.id} = 1`)],
 );

@@ -8,7 +8,7 @@ import { type SQL, and, count, desc, eq, inArray, isNotNull, isNull, max, sql } 
 import type { Database } from '../db/database';
 import { firings, loads, pieces, schedules, snapshots } from '../db/tables';
 import { findOne } from './firings';
-import { allShelves } from './shelfRows';
+import { allShelves, studioShelves } from './shelfRows';
 import { firedChanges, keptWhile, nameChanges } from './keptWhile';
 import { pieceRow } from './pieceRows';
 import { countPieces } from './pieces';
@@ -50,7 +50,7 @@ export function waitingPieces(db: Database): { waiting: WaitingPiece[]; waitingI
     .orderBy(desc(pieces.updatedAt), desc(pieces.id))
     .limit(SHOWN_AT_MOST)
     .all();
-  const shelves = allShelves(db);
+  const shelves = studioShelves(db);
   const units = studioUnits(db);
   const seen = seenOnce(db);
   const on = [shelves, firedChanges(db), units.temperature, units.length, units.mass];

@@ -4,7 +4,7 @@ import type { Schedule } from '@torvin/schema';
 import { and, eq, isNull } from 'drizzle-orm';
 import type { Database } from '../db/database';
 import { pieces } from '../db/tables';
-import { allShelves } from './shelfRows';
+import { studioShelves } from './shelfRows';
 import { seenFirings } from './seen';
 import { studioUnits } from './studio';
 
@@ -17,6 +17,6 @@ export function differencesNow(db: Database, schedule: Schedule): string[] {
     .get();
   if (!piece) return [];
   const { kilnId: kiln, look: kind } = firingOf(piece.doc, schedule.stepId) ?? {};
-  const shelf = { ...allShelves(db), ...(kiln && kind ? { seen: seenFirings(db, { kiln, look: kind }) } : {}) };
+  const shelf = { ...studioShelves(db), ...(kiln && kind ? { seen: seenFirings(db, { kiln, look: kind }) } : {}) };
   return outdatedBy(piece.doc, schedule.stepId, shelf, schedule.snapshot, studioUnits(db));
 }

@@ -22,7 +22,7 @@ import { type Database, writing } from '../db/database';
 import { firings, pieceStates, pieces, schedules, snapshots } from '../db/tables';
 import { Deleted, NotFound, Stale } from './failures';
 import { type Sent, once } from './receipts';
-import { allShelves } from './shelfRows';
+import { allShelves, studioShelves } from './shelfRows';
 import { mentions } from './search';
 import { keptWhile } from './keptWhile';
 import { pieceRow } from './pieceRows';
@@ -204,7 +204,7 @@ export function createPiece(db: Database, { id, name, doc }: NewPiece, at: numbe
   return writing(db, (tx) => {
     mustBeThere(tx, id);
     if (tx.select({ id: pieces.id }).from(pieces).where(eq(pieces.id, id)).get()) return findPiece(tx, id);
-    const shelves = allShelves(tx);
+    const shelves = studioShelves(tx);
     mustHold(tx, id, doc, shelves);
     mustBePossible(tx, doc, null, shelves);
     tx.insert(pieces).values({ id, name, doc, version: 1, position: 0, createdAt: at, updatedAt: at }).run();
@@ -282,7 +282,7 @@ export function savePiece(db: Database, id: string, change: Change, sent: Sent):
     `piece ${id}`,
     (tx) => {
       const row = unchanged(tx, id, change.version);
-      const shelves = allShelves(tx);
+      const shelves = studioShelves(tx);
       mustHold(tx, id, change.doc, shelves);
       mustBePossible(tx, change.doc, row.doc, shelves);
       return changePiece(tx, row, change, sent.at);

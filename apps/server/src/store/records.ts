@@ -25,7 +25,7 @@ import { pieces, records } from '../db/tables';
 import { Conflict, Deleted, NotFound, Stale, Taken } from './failures';
 import { mustHavePhotos } from './photos';
 import { type Sent, once } from './receipts';
-import { allShelves, parsed } from './shelfRows';
+import { allShelves, parsed, studioShelves } from './shelfRows';
 import { CLOCKS_APART_MS } from './times';
 import { recordChanged } from './uses';
 
@@ -124,7 +124,7 @@ export function archiveRecord(db: Database, kind: KindName, id: string, archived
     findRecord(tx, kind, id);
     if (!KINDS[kind].archives) throw new ProblemError({ code: 'no-archive', path: 'archived', message: `A ${KINDS[kind].one} is not archived: delete it.` });
     tx.update(records).set({ archived }).where(eq(records.id, id)).run();
-    return allShelves(tx);
+    return studioShelves(tx);
   });
 }
 

@@ -20,7 +20,7 @@ import { type Database, writing } from '../db/database';
 import { firings, pieces, schedules, snapshots } from '../db/tables';
 import { NotFound, Stale, Taken } from './failures';
 import { changePiece, findPiece, mustBeThere, unchanged } from './pieces';
-import { allShelves } from './shelfRows';
+import { allShelves, studioShelves } from './shelfRows';
 import { seenFirings } from './seen';
 
 type Row = typeof schedules.$inferSelect & { snapshot: Snapshot };
@@ -104,7 +104,7 @@ export function caseFor(db: Database, pieceId: string, wanted: NewSchedule): Sna
   if (piece.version !== wanted.pieceVersion) throw new Stale('piece', piece, wanted.pieceVersion);
   const step = firingOf(piece.doc, wanted.stepId);
   if (!step) throw new NotFound('step', wanted.stepId);
-  const snapshot = snapshotOf(piece.doc, step, { ...allShelves(db), seen: seenFirings(db, { kiln: step.kilnId, look: step.look }) });
+  const snapshot = snapshotOf(piece.doc, step, { ...studioShelves(db), seen: seenFirings(db, { kiln: step.kilnId, look: step.look }) });
   if (!snapshot.ok) throw new ProblemError(snapshot.problem);
   return snapshot.value;
 }

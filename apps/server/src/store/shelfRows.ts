@@ -7,7 +7,7 @@ import { type AnyRecord, KIND_LIST, type KindName, type Shelves, inOrder, isKind
 import type Driver from 'better-sqlite3';
 import { eq, getTableColumns, isNull, sql } from 'drizzle-orm';
 import type { Database } from '../db/database';
-import { records } from '../db/tables';
+import { records, studio } from '../db/tables';
 
 type Row = typeof records.$inferSelect;
 
@@ -118,4 +118,19 @@ export function allShelves(db: Database): Shelves {
   now.unsure = session.client.inTransaction ? again : new Set();
   known.set(session, now);
   return now.shelves;
+}
+
+const withLimits = new WeakMap<Shelves, { told: string; shelves: Shelves }>();
+
+/** With the limits that the studio has set, by which its schedules are made and judged; the same as long as neither changes. */
+export function studioShelves(db: Database): Shelves {
+  const shelves = allShelves(db);
+  const limits = db.select({ limits: studio.limits }).from(studio).get()?.limits;
+  if (!limits || Object.keys(limits).length === 0) return shelves;
+  const told = JSON.stringify(limits);
+  const known = withLimits.get(shelves);
+  if (known?.told === told) return known.shelves;
+  const now = { ...shelves, limits };
+  withLimits.set(shelves, { told, shelves: now });
+  return now;
 }

@@ -15,8 +15,8 @@ function firstDayOf(db: Database, kept: FirstDay | null): FirstDay {
 export function readStudio(db: Database): Studio {
   const row = db.select().from(studio).get();
   if (!row) return { ...FIRST, firstDay: firstDayOf(db, null) };
-  const { id: _one, firstDay, ...settings } = row;
-  return { ...settings, firstDay: firstDayOf(db, firstDay) };
+  const { id: _one, firstDay, limits, ...settings } = row;
+  return { ...settings, firstDay: firstDayOf(db, firstDay), ...(limits ? { limits } : {}) };
 }
 
 export function saveStudio(db: Database, settings: Studio): Studio {

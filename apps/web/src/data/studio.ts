@@ -51,6 +51,9 @@ export function useSaveStudio(): (change: Partial<Studio>) => void {
     const next = { ...(client.getQueryData<Studio>(keys.studio) ?? UNTIL_LOADED), ...change };
     client.setQueryData(keys.studio, next);
     writeStored('localStorage', KEPT, next);
-    void outbox.put('saveStudio', next, { own: true }).arrival.then(({ ok }) => (ok ? undefined : readAnew(client, keys.studio)));
+    void outbox.put('saveStudio', next, { own: true }).arrival.then(({ ok }) => {
+      if (!ok) return void readAnew(client, keys.studio);
+      if (change.limits) for (const key of [keys.shelves, keys.bench, keys.loads]) void readAnew(client, key);
+    });
   };
 }

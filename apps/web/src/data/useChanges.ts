@@ -18,6 +18,9 @@ export function readBefore({ topic, id }: Change): readonly QueryKey[] {
       return [keys.firings, ['firing'], ['versions'], keys.loads, keys.pieces, ['piece']];
     case 'shelves':
       return [keys.shelves, keys.madeUses, keys.formUses, keys.bench, keys.loads];
+    case 'studio':
+      // With its limits what was planned before may be out of date.
+      return [keys.studio, keys.shelves, keys.bench, keys.loads];
     case 'program':
       return [keys.programs(), keys.loads];
     case 'all':

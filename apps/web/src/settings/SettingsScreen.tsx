@@ -20,17 +20,19 @@ import { isWide, useLayout } from '@/ui/useWidth';
 import { Backups } from './Backups';
 import { OtherDevices } from './OtherDevices';
 import { SetAside } from './SetAside';
+import { StudioLimits } from './StudioLimits';
 import { ScreenLook, StudioUnits } from './StudioUnits';
 import { ThisDevice } from './ThisDevice';
 import { SETTINGS } from './words';
 
 /** Parts that an address opens: /settings?open=backup. */
-export const SETTINGS_PARTS = ['units', 'screen', 'alerts', 'devices', 'device', 'backup'] as const;
+export const SETTINGS_PARTS = ['units', 'limits', 'screen', 'alerts', 'devices', 'device', 'backup'] as const;
 export type SettingsPart = (typeof SETTINGS_PARTS)[number];
 
 export function SettingsScreen() {
   const { open } = useLocalSearchParams<{ open?: string }>();
-  const { temperatureUnit, lengthUnit, massUnit, theme } = useStudio();
+  const { temperatureUnit, lengthUnit, massUnit, theme, limits = {} } = useStudio();
+  const own = Object.keys(limits).length;
   const [calls, setCalls] = useHere('calls');
   const [awake, setAwake] = useHere('awake');
   const letters = useLetters();
@@ -43,6 +45,9 @@ export function SettingsScreen() {
         <View style={column}>
           <Fold {...part('units')} title={SETTINGS.units} about={SETTINGS.unitsNow(temperatureUnit, lengthUnit, massUnit)}>
             {() => <StudioUnits />}
+          </Fold>
+          <Fold {...part('limits')} title={SETTINGS.limits} about={own === 0 ? SETTINGS.limitsUsual : SETTINGS.limitsOwn(own)}>
+            {() => <StudioLimits />}
           </Fold>
           <Fold {...part('screen')} title={SETTINGS.screen} about={SETTINGS.screens[theme]}>
             {() => <ScreenLook />}

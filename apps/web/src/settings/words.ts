@@ -2,9 +2,12 @@
 
 export const SETTINGS = {
   title: 'Settings',
-  about: 'Units, screen, alerts, devices and backup.',
+  about: 'Units, limits, screen, alerts, devices and backup.',
   units: 'Units',
   unitsNow: (temperature: string, length: string, mass: string): string => `°${temperature}, ${length}, ${mass}`,
+  limits: 'Limits',
+  limitsUsual: 'as usual',
+  limitsOwn: (count: number): string => (count === 1 ? 'one set by the studio' : `${count} set by the studio`),
   screen: 'Screen',
   screens: { system: 'as the device', light: 'light', dark: 'dark' },
   alerts: 'Alerts and keys',
@@ -47,6 +50,20 @@ export const STUDIO_UNITS = {
     `${oneName} is set to °${theirs}, and its key-in sheets are written so. Does it show °${unit}?`,
   setTheirKey: (others: string, theirs: string, unit: string): string =>
     `${others} are set to °${theirs}, and their key-in sheets are written so. Does one of them show °${unit}?`,
+} as const;
+
+export const STUDIO_LIMITS_WORDS = {
+  about: 'Every new schedule keeps within these. Those planned before say that they are out of date. Past firings keep theirs.',
+  of: {
+    residual_Pa: { title: 'Tension left', short: 'at most', about: 'in the cold piece, as calculated' },
+    setting_K: { title: 'Difference while it sets', short: 'at most', about: 'from the hottest to the coldest of it, on the first cool' },
+    even_K: { title: 'Even before cooling', short: 'within', about: 'from the hottest to the coldest of it, at the end of the soak' },
+    pull_Pa: { title: 'Tension on the way', short: 'at most', about: 'in brittle glass that warms or cools; plans keep a reserve below it' },
+    open_C: { title: 'Opened at, usual work', short: 'at most', about: 'kiln temperature at which the lid may be lifted' },
+    openThick_C: { title: 'Opened at, thick or moulded work', short: 'at most', about: 'never above usual work' },
+  },
+  bolder: (names: string): string => `Bolder than usual: ${names}. Pieces are more likely to crack, at once or in use. Try it on work that can be lost.`,
+  asUsual: 'All as usual',
 } as const;
 
 export const THIS_DEVICE = {

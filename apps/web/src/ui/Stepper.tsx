@@ -11,6 +11,8 @@ import { STEPPER } from './said';
 
 export interface StepperProps<T> {
   label: string;
+  /** In full for who listens, where the label is short. */
+  called?: string;
   shown: Figure;
   /** The same in the other unit, under it. */
   other?: Figure;
@@ -30,7 +32,7 @@ const LARGER: readonly string[] = ['kg', 'lb'];
 const isSame = (one: unknown, other: unknown): boolean =>
   typeof one === 'number' && typeof other === 'number' ? Math.abs(one - other) <= 1e-9 * Math.max(1, Math.abs(one)) : Object.is(one, other);
 
-export function Stepper<T>({ label, shown, other, read, stepped, value, onValue, testID }: StepperProps<T>) {
+export function Stepper<T>({ label, called = label, shown, other, read, stepped, value, onValue, testID }: StepperProps<T>) {
   const { colours } = useTheme();
   const [typed, setTyped] = useState<string | null>(null);
   const [error, setError] = useState<string | null>(null);
@@ -74,14 +76,14 @@ export function Stepper<T>({ label, shown, other, read, stepped, value, onValue,
             {label}
           </Words>
         </View>
-        <Action kind="plain" title="−" label={STEPPER.less(label)} disabled={ends(-1)} testID={`${testID}-less`} onPress={() => step(-1)} />
+        <Action kind="plain" title="−" label={STEPPER.less(called)} disabled={ends(-1)} testID={`${testID}-less`} onPress={() => step(-1)} />
         <TextInput
           value={typed ?? shown.figure}
           onChangeText={type}
           onBlur={take}
           onSubmitEditing={take}
           selectTextOnFocus
-          aria-label={`${label}, ${shown.unit}`}
+          aria-label={`${called}, ${shown.unit}`}
           aria-invalid={error !== null}
           testID={testID}
           style={{
@@ -101,7 +103,7 @@ export function Stepper<T>({ label, shown, other, read, stepped, value, onValue,
             {shown.unit}
           </Words>
         </View>
-        <Action kind="plain" title="+" label={STEPPER.more(label)} disabled={ends(1)} testID={`${testID}-more`} onPress={() => step(1)} />
+        <Action kind="plain" title="+" label={STEPPER.more(called)} disabled={ends(1)} testID={`${testID}-more`} onPress={() => step(1)} />
       </View>
       {other && error === null && (
         <Words size="note" tone="muted" style={{ textAlign: 'center', marginTop: -4 }} testID={`${testID}-other`}>

@@ -6,11 +6,19 @@ const FAULTS =
 /** Until it is drawn, ms. */
 const DRAWN_MS = 50;
 
+/** Not above or below what is shown, nor under a bar. */
+function isInSight(node: Element): boolean {
+  const { left, top, width, height } = node.getBoundingClientRect();
+  const seen = document.elementFromPoint(left + width / 2, top + height / 2);
+  return seen !== null && (node.contains(seen) || seen.contains(node));
+}
+
 export const showFault = (): void =>
   void setTimeout(() => {
     const fault = document.querySelector<HTMLElement>(FAULTS);
     if (!fault) return;
-    fault.scrollIntoView({ block: 'center' });
+    // One that is in sight already stays where it is: nothing moves under a finger.
+    if (!isInSight(fault)) fault.scrollIntoView({ block: 'center' });
     const field = (fault.dataset.testid ?? '').replace(/-error$/, '');
     document.querySelector<HTMLElement>(`input[data-testid="${field}"], textarea[data-testid="${field}"]`)?.focus({ preventScroll: true });
   }, DRAWN_MS);

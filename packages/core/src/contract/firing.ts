@@ -7,6 +7,8 @@ import { DEFAULT_SCHOOL, type FiringCase, type School } from '../schedule/firing
 import type { SeenWork } from '../schedule/seenWork';
 import { type Corrections, HOW_FAR } from '../learn/corrections';
 import { DEFAULT_LIMITS, type Limits } from '../schedule/limits';
+import { STUDIO_LIMITS, type StudioLimit, type StudioLimits } from '../schedule/studioLimits';
+import { DIFFERENCE, TEMPERATURE } from '../units/measure';
 import { type SetUp, WETS } from '../schedule/setups';
 import { CONES } from '../emptyFiring/cones';
 import { EMPTY_ITEM_KINDS } from '../emptyFiring/emptyItems';
@@ -115,6 +117,21 @@ export const LimitsSchema = schemaFor<Limits>()(
       thick_m: quantity('Thick from', 'm', 0.001, 0.2),
     })
     .meta({ id: 'Limits' }),
+);
+
+const ownLimit = (name: StudioLimit) => {
+  const { of, name: called, least, most } = STUDIO_LIMITS[name];
+  return quantity(called, of === TEMPERATURE ? '°C' : of === DIFFERENCE ? 'K' : 'Pa', least, most).optional();
+};
+
+/** What a studio has set for itself. */
+export const StudioLimitsSchema = schemaFor<StudioLimits>()(
+  z
+    .strictObject({
+      ...{ residual_Pa: ownLimit('residual_Pa'), setting_K: ownLimit('setting_K'), even_K: ownLimit('even_K') },
+      ...{ pull_Pa: ownLimit('pull_Pa'), open_C: ownLimit('open_C'), openThick_C: ownLimit('openThick_C') },
+    })
+    .meta({ id: 'StudioLimits' }),
 );
 
 export const CorrectionsSchema = schemaFor<Corrections>()(

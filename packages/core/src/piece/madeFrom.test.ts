@@ -56,6 +56,7 @@ describe('what a schedule was made from, against what stands now', () => {
     ['another outline', { footprint: { shape: 'disc', diameter_m: 0.2 } }, /The outline was disc of 180 mm; now it is disc of 200 mm\./],
     ['a dam', { dammed: true }, /It stood free; it stands in a dam\./],
     ['new figures of its glass', { glasses: { clear: { ...TYPICAL_FAMILIES[0], annealing_C: 500 } } }, /The figures of Clear have been changed/],
+    ['limits set by the studio', { limits: { residual_Pa: 5e5 } }, /The studio's limits have been changed in Settings\./],
     ['a firing put before it', { before: [{ look: 'tack', setup: made.setup }] }, /The firings before it/],
     ['another look', { look: 'tack' }, /It was for a full fuse; it is to be a tack fuse\./],
     ['another set-up', { setup: { kind: 'raisedShelf', paper: true } }, /'bare shelf'; now it is 'raised shelf, on fibre paper'/],

@@ -1,6 +1,6 @@
 /**
  * What a schedule was made from, as the studio sees it: only what a person can have changed. Constants that ship with the
- * program (limits, how set-ups pass heat) and the engine's own version are not part of it, so a newer program outdates nothing.
+ * program (its own limits, how set-ups pass heat) and the engine's own version are not part of it, so a newer program outdates nothing.
  */
 import type { BodyInput } from '../body/body';
 import type { Footprint } from '../body/footprint';
@@ -12,6 +12,7 @@ import { RECIPES } from '../look/recipes/all';
 import type { Look } from '../look/names';
 import type { Coat } from '../release/coat';
 import type { School } from '../schedule/firingCase';
+import type { StudioLimits } from '../schedule/studioLimits';
 import type { Units } from '../units/convert';
 import { formatLength, formatStock, text } from '../units/format';
 import type { JourneyStep, LaidLayer, PlannedSetUp } from './document';
@@ -43,6 +44,8 @@ export interface MadeFrom {
   /** taken: what of its firings was planned by; left out where all was as usual. */
   kiln: { id: string; name: string; constants: KilnConstants; taken?: Corrections };
   controller: { id: string; name: string; counts: Controller };
+  /** Those that the studio had set; left out where all were as they ship. */
+  limits?: StudioLimits;
 }
 
 /** Key order makes no difference, nor does a part that is left out beside one that is undefined. */
@@ -183,5 +186,6 @@ export function madeFromDifferences(made: MadeFrom, now: MadeFrom, units: Units)
   if (made.controller.id !== now.controller.id)
     said.push(`It was for the controller '${made.controller.name}'; it is to be keyed into '${now.controller.name}'.`);
   else if (!sameMatter(made.controller.counts, now.controller.counts)) said.push(`The figures of the controller '${now.controller.name}' have been changed.`);
+  if (!sameMatter(made.limits, now.limits)) said.push("The studio's limits have been changed in Settings.");
   return said;
 }

@@ -6,6 +6,7 @@ import type { GlassConstants } from '../glass/constants';
 import type { Controller } from '../controller/profile';
 import type { KilnConstants } from '../kiln/kiln';
 import type { SeenFiring } from '../schedule/bounds';
+import type { StudioLimits } from '../schedule/studioLimits';
 import type { TakenOver } from '../learn/corrections';
 import type { StudioMaterial } from '../form/materials';
 import type { FormShape } from '../form/shape';
@@ -68,6 +69,8 @@ export interface Shelf<C extends Labelled & Controller = Labelled & Controller> 
   forms: readonly (Labelled & FormShape & { materialId?: string })[];
   /** Of the studio's own; none where left out. */
   materials?: readonly (Labelled & StudioMaterial)[];
+  /** Of the studio's own, where it has set some. */
+  limits?: StudioLimits;
   /** What firings have shown, where a plan is to be held to it. */
   seen?: readonly SeenFiring[];
 }

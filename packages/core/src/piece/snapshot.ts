@@ -10,7 +10,7 @@ import { seenFor } from '../schedule/bounds';
 import { type TakenOver, correctionsOf } from '../learn/corrections';
 import { type Outcome, found, refused } from '../problem';
 import type { FiringCase, Body } from '../schedule/firingCase';
-import { DEFAULT_LIMITS } from '../schedule/limits';
+import { limitsOf } from '../schedule/studioLimits';
 import { type Coat } from '../release/coat';
 import { setUpOf } from '../schedule/setups';
 import { ENGINE_VERSION } from '../version';
@@ -74,7 +74,7 @@ export function snapshotOf<C extends Labelled & Controller>(doc: PieceDocument, 
     kiln: constants,
     look: step.look,
     school: step.school,
-    limits: DEFAULT_LIMITS,
+    limits: limitsOf(shelf.limits),
     controller: countsOf(controller),
     ...(corrections ? { corrections } : {}),
   };
@@ -238,6 +238,7 @@ function madeFromOf(
     ...(release ? { release: { id: release.id, name: release.name, coat: coatOf(release) } } : {}),
     kiln: { id: kiln.id, name: kiln.name, constants: withoutRoom(constants), ...(correctionsOf(taken) ? { taken: correctionsOf(taken) } : {}) },
     controller: { id: controller.id, name: controller.name, counts: countsOf(controller) },
+    ...(shelf.limits && Object.keys(shelf.limits).length > 0 ? { limits: shelf.limits } : {}),
   };
 }
 

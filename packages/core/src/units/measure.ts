@@ -2,6 +2,7 @@
 import { type Outcome, found, refused } from '../problem';
 import {
   METRES_PER_INCH,
+  PASCALS_PER_PSI,
   SECONDS_PER_HOUR,
   type Units,
   celsiusFrom,
@@ -24,6 +25,7 @@ import {
   formatMass,
   formatRate,
   formatStock,
+  formatStress,
   formatStrewn,
   formatTemperature,
   text,
@@ -152,6 +154,16 @@ export const TIME: Measure = {
   written: formatDuration,
   read: (typed, _units, path) => parseDuration(typed, path),
   told: (kept) => text(formatDuration(kept)),
+};
+
+const stressUnit = ({ length }: Units) => (length === 'in' ? { name: 'psi', pascals: PASCALS_PER_PSI } : { name: 'MPa', pascals: 1e6 });
+
+/** Pa. */
+export const STRESS: Measure = {
+  unit: (units) => stressUnit(units).name,
+  shown: (kept, units) => kept / stressUnit(units).pascals,
+  kept: (shown, units) => shown * stressUnit(units).pascals,
+  written: (kept, { length }) => formatStress(kept, length),
 };
 
 /** kg/m³. */

@@ -1,6 +1,6 @@
 import { KIND_LIST, type KindName, api, recordApi } from '@torvin/schema';
 import { archiveRecord, findRecord, listRecords, removeRecord, restoreRecord, saveRecord } from '../../store/records';
-import { allShelves } from '../../store/shelfRows';
+import { studioShelves } from '../../store/shelfRows';
 import { readStudio, saveStudio } from '../../store/studio';
 import type { Works } from '../route';
 
@@ -17,7 +17,7 @@ export function recordRoutes({ route, db, now }: Works): void {
     route(restore, ({ withNamed }, id) => restoreRecord(db, of, id, withNamed));
   }
 
-  route(api.shelves, () => allShelves(db));
+  route(api.shelves, () => studioShelves(db));
   KIND_LIST.forEach(routesOf);
   route(api.studio, () => readStudio(db));
   route(api.saveStudio, (settings) => saveStudio(db, settings));
