@@ -1,5 +1,6 @@
 /** Measures the engine and the interface in one run. The machine is noisy: read the ratios, not the milliseconds. */
 import { evenSheets } from '@torvin/core/body';
+import { steadyCooling } from '@torvin/core/field';
 import { TYPICAL_FAMILIES } from '@torvin/core/glass';
 import { type SimulationInput, type SimulationResult, meshOf, simulateFiring } from '@torvin/core/heat';
 import { TYPICAL_KILN } from '@torvin/core/kiln';
@@ -80,6 +81,27 @@ function engine(): void {
   }
 }
 
+/** What a body of two depths costs, in its mould, as a section and as a quarter of a block. */
+function fields(): void {
+  const crystal = { conductivity_W_mK: 1.2, density_kg_m3: 2520, heatCapacity_J_kgK: 1100 };
+  const casting = {
+    ...({ shape: 'section', level: 'top', glass: crystal, exchange_W_m2K: { top: 90, side: 90, bottom: 0 } } as const),
+    parts: [0.05, 0.04].map((depth_m) => ({ width_m: 0.1, depth_m })),
+    wall: { thickness_m: 0.025, beside: true, conductivity_W_mK: 0.45, density_kg_m3: 1100, heatCapacity_J_kgK: 1000 },
+  };
+  const thick = sheets(1, 0.025);
+  const { segments } = composed(thick);
+  const simulation_ms = median(ROUNDS, () => simulateFiring(simulationOf(thick, segments)));
+  for (const [name, body] of [
+    ['section', casting],
+    ['quarter of a block', { ...casting, shape: 'box', length_m: 0.2 } as const],
+  ] as const) {
+    const { cells, iterations } = steadyCooling(body);
+    const ms = median(5, () => steadyCooling(body));
+    report(`field of a casting, ${name}`, ms, `${cells} cells, ${iterations} steps, ${(ms / simulation_ms).toFixed(2)} of the 25 mm simulation`);
+  }
+}
+
 /** The same body alone, both faces open, in a kiln that follows: what simulate.c computes. */
 function plainC(): void {
   const face = { kind: 'open', emissivity: 0.9, convection_W_m2K: 5 } as const;
@@ -95,6 +117,7 @@ function plainC(): void {
 }
 
 engine();
+fields();
 plainC();
 secondOpinion();
 measureFirstView();

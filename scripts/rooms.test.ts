@@ -26,6 +26,7 @@ const HOUSES = {
       'release',
       'making',
       'heat',
+      'field',
       'learn',
     ],
     ...['schedule', 'practice', 'piece', 'contract', 'calculators', 'engine'],

@@ -6,6 +6,7 @@ import { cone } from './cone';
 import { corrections } from './corrections';
 import { sameWork } from './equalWork';
 import { evaluateFiring } from './evaluate';
+import { field } from './field';
 import { fitGlasses } from './fit';
 import { flow } from './flow';
 import { kilnFit } from './kilnFit';
@@ -25,6 +26,7 @@ export const CALCULATORS = {
   ...QUANTITIES,
   body,
   thickness,
+  field,
   fit: fitGlasses,
   flow,
   release: comesFree,

@@ -1,0 +1,5 @@
+import { type UnevenBody, steadyCooling } from '../../field/cooling';
+import { calculator } from '../calculator';
+
+/** What a body of changing depth does while it cools steadily. */
+export const field = calculator({ compute: (input: UnevenBody) => steadyCooling(input), contract: () => import('./contract') });

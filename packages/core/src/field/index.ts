@@ -1,0 +1,2 @@
+/** What of this room is used outside of the core. */
+export { steadyCooling } from './cooling';
