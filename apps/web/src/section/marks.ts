@@ -89,10 +89,11 @@ export function shapeMarks({ layer: index, round, ...box }: Shape, layers: reado
   const layer = layers[index];
   const { ink, touch } = of.colours;
   const line = lineOf(of.small);
-  const stands = layers.findLastIndex(({ form }) => form !== 'pieces') + 1;
   const coat = layer.coated ? [coating(box, layer.coated, of.colours)] : [];
-  if ((layer.softened && index >= stands) || isMould(layer)) {
-    const d = layer.softened && index >= stands ? softPath(box) : mouldPath(shelfY, box);
+  // Pieces that lie on top of all the rest.
+  const isSoft = layer.softened === true && layers.slice(index).every(({ form }) => form === 'pieces');
+  if (isSoft || isMould(layer)) {
+    const d = isSoft ? softPath(box) : mouldPath(shelfY, box);
     return [{ of: 'path', d, fill: layer.colour, stroke: ink, strokeWidth: line }, ...coat];
   }
   const whole = { of: 'rect', ...box, rx: round } as const;
@@ -128,16 +129,29 @@ export function firedMarks({ drawn, glass, form }: TimedSection, of: MarksOf): M
   ];
 }
 
-const NAMES: Record<string, string> = { strokeWidth: 'stroke-width', strokeDasharray: 'stroke-dasharray', fillRule: 'fill-rule' };
+const px = (value: number): number => Math.round(value * 100) / 100;
 
-const written = (value: string | number): string => (typeof value === 'number' ? String(Math.round(value * 100) / 100) : escaped(value));
+function tagOf(mark: Mark): string {
+  const { fill, stroke, strokeWidth, strokeDasharray, fillRule } = mark;
+  const paint =
+    (fill === undefined ? '' : ` fill="${escaped(fill)}"`) +
+    (stroke === undefined ? '' : ` stroke="${escaped(stroke)}"`) +
+    (strokeWidth === undefined ? '' : ` stroke-width="${strokeWidth}"`) +
+    (strokeDasharray === undefined ? '' : ` stroke-dasharray="${strokeDasharray}"`) +
+    (fillRule === undefined ? '' : ` fill-rule="${fillRule}"`);
+  switch (mark.of) {
+    case 'rect':
+      return `<rect x="${px(mark.x)}" y="${px(mark.y)}" width="${px(mark.width)}" height="${px(mark.height)}" rx="${px(mark.rx ?? 0)}"${paint}/>`;
+    case 'path':
+      return `<path d="${mark.d}"${paint}/>`;
+    case 'line':
+      return `<line x1="${px(mark.x1)}" x2="${px(mark.x2)}" y1="${px(mark.y1)}" y2="${px(mark.y2)}"${paint}/>`;
+  }
+}
 
 /** Marks as an address that a picture is shown from. */
 export function pictureOf(marks: readonly Mark[], { width, height }: { width: number; height: number }): string {
-  const drawn = marks.map(({ of, ...given }) => {
-    const said = Object.entries(given).map(([name, value]) => ` ${NAMES[name] ?? name}="${written(value as string | number)}"`);
-    return `<${of}${said.join('')}/>`;
-  });
-  const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}" viewBox="0 0 ${width} ${height}">${drawn.join('')}</svg>`;
-  return `data:image/svg+xml,${encodeURIComponent(svg)}`;
+  const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}" viewBox="0 0 ${width} ${height}">${marks.map(tagOf).join('')}</svg>`;
+  // Of all signs these two alone mean something in such an address.
+  return `data:image/svg+xml,${svg.replace(/[%#]/g, encodeURIComponent)}`;
 }
