@@ -436,7 +436,7 @@ test('a limit that the studio sets outdates what was planned, and what is calcul
   await me.sees('limits-bolder', /^Bolder than usual: opened at, usual work\./);
   await me.type('limit-open_C', '500');
   await me.page.keyboard.press('Enter');
-  await me.sees('studio-limits', /Opened at, usual work is 500 °C; it must be from 30 °C to 150 °C\./);
+  await me.sees('studio-limits', /Opening of usual work is 500 °C; it must be from 30 °C to 150 °C\./);
   await me.type('limit-open_C', '104F');
   await me.page.keyboard.press('Enter');
   await me.gone('limits-bolder');

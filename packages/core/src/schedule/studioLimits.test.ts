@@ -1,5 +1,5 @@
 import { DEFAULT_LIMITS } from './limits';
-import { STUDIO_LIMITS, STUDIO_LIMIT_NAMES, bolderLimits, limitsOf } from './studioLimits';
+import { STUDIO_LIMITS, STUDIO_LIMIT_NAMES, bolderLimits, bolderSentences, limitsOf } from './studioLimits';
 
 test('what a studio does not set is as it ships', () => {
   expect(limitsOf()).toEqual(DEFAULT_LIMITS);
@@ -20,4 +20,11 @@ test('what ships lies within the range of each, and only what allows more is bol
     expect(bolderLimits({ [name]: least })).toEqual([]);
   }
   expect(bolderLimits({ residual_Pa: 2e6, even_K: 0.5, open_C: 110 })).toEqual(['residual_Pa', 'open_C']);
+});
+
+test('limits that allow more are said with the schedule', () => {
+  expect(bolderSentences(DEFAULT_LIMITS)).toEqual([]);
+  expect(bolderSentences({ ...DEFAULT_LIMITS, residual_Pa: 2e6, open_C: 110 })).toEqual([
+    'Its limits allow more than is usual: tension left, opening of usual work.',
+  ]);
 });

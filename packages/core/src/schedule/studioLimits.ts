@@ -20,8 +20,8 @@ export const STUDIO_LIMITS: Record<StudioLimit, StudioLimitFigure> = {
   setting_K: { of: DIFFERENCE, name: 'Difference while it sets', least: 1, most: 10 },
   even_K: { of: DIFFERENCE, name: 'Even within', least: 0.3, most: 5 },
   pull_Pa: { of: STRESS, name: 'Tension on the way', least: 2e6, most: 1.5e7 },
-  open_C: { of: TEMPERATURE, name: 'Opened at, usual work', least: 30, most: 150 },
-  openThick_C: { of: TEMPERATURE, name: 'Opened at, thick work', least: 30, most: 150 },
+  open_C: { of: TEMPERATURE, name: 'Opening of usual work', least: 30, most: 150 },
+  openThick_C: { of: TEMPERATURE, name: 'Opening of thick work', least: 30, most: 150 },
 };
 
 /** Thick work is never opened hotter than usual work. */
@@ -32,3 +32,9 @@ export function limitsOf(own: StudioLimits = {}): Limits {
 
 /** Those set by the studio that allow more than is usual. */
 export const bolderLimits = (own: StudioLimits = {}): StudioLimit[] => STUDIO_LIMIT_NAMES.filter((name) => limitsOf(own)[name] > DEFAULT_LIMITS[name]);
+
+/** Said wherever a schedule is said to keep its limits, which is worth less then. */
+export function bolderSentences(limits: StudioLimits): string[] {
+  const names = bolderLimits(limits).map((name) => STUDIO_LIMITS[name].name.toLowerCase());
+  return names.length === 0 ? [] : [`Its limits allow more than is usual: ${names.join(', ')}.`];
+}

@@ -18,6 +18,7 @@ import type { FiringCase } from './firingCase';
 import { asGlass } from './bounds';
 import type { WorkDone } from './seenWork';
 import { NO_CORRECTIONS } from '../learn/corrections';
+import { bolderSentences } from './studioLimits';
 import { soaksLower } from './firstGuess';
 import { standPace } from './shelfPace';
 import { impossibleFiring, shapeNotes } from './possible';
@@ -246,7 +247,7 @@ export function verdictOf(asked: FiringCase, { readings, simulation, work_perPa 
   if (simulation.stalled) said.push(`The kiln gets no further than ${text(formatTemperature(simulation.stalled.at_C, units.temperature))}.`);
   else if (broken.length === 0 && !impossible) said.push('Keeps every limit.');
   if (broken.length > 0) said.push(`Breaks ${broken.length} ${broken.length === 1 ? 'limit' : 'limits'}.`);
-  said.push(...correctionSentences(firing, units), ...seenSentences(firing, work_perPa.mean));
+  said.push(...bolderSentences(firing.limits), ...correctionSentences(firing, units), ...seenSentences(firing, work_perPa.mean));
   const bare = emptyFiringOf(firing);
   if (bare) {
     const apart_K = Math.max(...simulation.segments.map(({ deltaT_max_K }) => deltaT_max_K));
