@@ -459,6 +459,15 @@ test('a limit that the studio sets outdates what was planned, and what is calcul
   expect(made.snapshot.firing.limits.open_C).toBeCloseTo(40);
   expect(made.snapshot.madeFrom.limits).toEqual({ open_C: expect.closeTo(40) as number });
   expect(made.segments.at(-1)?.target_C).toBeLessThanOrEqual(40 + 1e-9);
+  // Where it says that it keeps them, it says that they allow more than is usual.
+  await open('/settings?open=limits');
+  await me.type('limit-open_C', '110');
+  await me.page.keyboard.press('Enter');
+  await me.find('limits-bolder');
+  await me.settled();
+  await open(`/pieces/${piece.id}/run`);
+  await me.press('compute-again');
+  await me.sees('limits-kept', /^Its limits allow more than is usual: opening of usual work\./);
   await open('/settings?open=limits');
   await me.press('limits-usual');
   await me.gone('limits-usual');

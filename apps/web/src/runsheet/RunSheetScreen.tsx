@@ -2,7 +2,7 @@
 import { hottestSegment } from '@torvin/core/heat';
 import type { PurposefulSegment } from '@torvin/core/kiln';
 import { type Look, RECIPES } from '@torvin/core/look';
-import { type Evaluation, type FiringCase, ROLE_NAMES, type Reading, brokenSentence, verdictOf, emptyFiringOf } from '@torvin/core/schedule';
+import { type Evaluation, type FiringCase, ROLE_NAMES, type Reading, bolderSentences, brokenSentence, verdictOf, emptyFiringOf } from '@torvin/core/schedule';
 import { type ComponentType, startTransition, useCallback, useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
 import { View } from 'react-native';
 import { useUnits } from '@/data/FormUnits';
@@ -151,7 +151,7 @@ export function RunSheetScreen({
           segments={segments}
           evaluation={evaluation}
           live={sheet.live}
-          calm={older ? RUN_SHEET_SCREEN.outDateJudged : KEEPS}
+          calm={older ? RUN_SHEET_SCREEN.outDateJudged : (bolderSentences(firing.limits)[0] ?? KEEPS)}
           standing={older ? [] : standing}
         />
       </View>

@@ -1,7 +1,7 @@
 /** What of this room is used outside of the core. */
 export type { Body } from './firingCase';
 export { DEFAULT_LIMITS } from './limits';
-export { bolderLimits, limitsOf, STUDIO_LIMIT_NAMES, STUDIO_LIMITS, type StudioLimit, type StudioLimits } from './studioLimits';
+export { bolderLimits, bolderSentences, limitsOf, STUDIO_LIMIT_NAMES, STUDIO_LIMITS, type StudioLimit, type StudioLimits } from './studioLimits';
 export { BARE_SHELF, SETUP_KINDS, SETUP_NAMES, type SetUpKind, setUpOf, SETUPS, EMPTY_SETUPS, type Wet, WETS, withPaper } from './setups';
 export { DEFAULT_SCHOOL, type FiringCase, glassOf, type School } from './firingCase';
 export { resolved, simulationOf } from './resolved';
