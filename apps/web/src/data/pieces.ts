@@ -8,6 +8,7 @@ import { newPieceIn, shownPiece, shownShelves } from '@/outbox/shown';
 import { useOutbox, useQueue } from '@/outbox/useOutbox';
 import { call } from '@/outside/client';
 import { keys } from '@/outside/keys';
+import { useStudio } from './studio';
 
 export const shelvesReading = queryOptions<Shelves>({ queryKey: keys.shelves, queryFn: ({ signal }) => call(asks.shelves, { signal }), staleTime: 60_000 });
 
@@ -15,7 +16,12 @@ export const shelvesReading = queryOptions<Shelves>({ queryKey: keys.shelves, qu
 export function useShelves() {
   const waiting = useQueue(SHELVES_QUEUE);
   const query = useQuery(shelvesReading);
-  const data = useMemo(() => query.data && shownShelves(query.data, waiting), [query.data, waiting]);
+  const { limits } = useStudio();
+  const data = useMemo(() => {
+    const shelves = query.data && shownShelves(query.data, waiting);
+    // As they were set here, whether the server has heard of it or not.
+    return shelves && limits ? { ...shelves, limits } : shelves;
+  }, [query.data, waiting, limits]);
   return { ...query, data };
 }
 

@@ -144,6 +144,14 @@ test('a thin sheet as wide as a table has the bulge of a plate, though its cells
   expect(Math.abs(bulge_s / (0.0005 ** 2 / (24 * KAPPA)) - 1)).toBeLessThan(0.05);
 });
 
+test('very wide, thin and fine is held to the cells there may be, at once; hardly open it is still solved', () => {
+  const wide = Array.from({ length: 24 }, (_, i) => ({ width_m: 2, depth_m: 0.0005 + i * 1e-5 }));
+  expect(steadyCooling(plate(0.001, { parts: wide, fineness: 60 })).cells).toBeLessThanOrEqual(CELLS_AT_MOST);
+  const { imbalance, spread_s } = steadyCooling({ ...casting, exchange_W_m2K: { top: 1e-3, side: 0, bottom: 0 } });
+  expect(imbalance).toBeLessThan(1e-3);
+  expect(spread_s).toBeGreaterThan(0);
+});
+
 test('where nothing leads to the kiln it is said', () => {
   expect(() => steadyCooling(plate(0.01, { exchange_W_m2K: { top: 0, side: 0, bottom: 0 } }))).toThrow(ProblemError);
 });

@@ -57,16 +57,23 @@ export interface SteadyCooling {
 const USUAL_FINENESS = 10;
 export const CELLS_AT_MOST = 20_000;
 
-const between = (from: number, to: number, size_m: number): number[] => {
-  const count = Math.max(1, Math.ceil((to - from) / size_m - 1e-9));
-  return Array.from({ length: count }, (_, i) => from + ((to - from) * i) / count);
-};
+/** Into how many cells a stretch goes, none longer than size_m. */
+const cellsOn = (from: number, to: number, size_m: number): number => Math.max(1, Math.ceil((to - from) / size_m - 1e-9));
+
+/** Given places once each, ascending. */
+const inOrder = (places: readonly number[]): number[] => [...new Set(places.map((place) => Number(place.toPrecision(12))))].sort((a, b) => a - b);
+
+const countOn = (places: readonly number[], size_m: number): number => places.slice(1).reduce((sum, to, i) => sum + cellsOn(places[i], to, size_m), 0);
 
 /** Borders through every given place, no two farther apart than size_m. */
-function borders(places: readonly number[], size_m: number): number[] {
-  const once = [...new Set(places.map((place) => Number(place.toPrecision(12))))].sort((a, b) => a - b);
-  return [...once.slice(0, -1).flatMap((from, i) => between(from, once[i + 1], size_m)), once[once.length - 1]];
-}
+const borders = (places: readonly number[], size_m: number): number[] => [
+  places[0],
+  ...places.slice(1).flatMap((to, at) => {
+    const from = places[at];
+    const count = cellsOn(from, to, size_m);
+    return Array.from({ length: count }, (_, i) => (i + 1 === count ? to : from + ((to - from) * (i + 1)) / count));
+  }),
+];
 
 const ONE_M = [0, 1] as const;
 
@@ -80,8 +87,8 @@ interface Outline {
   z_m: readonly number[];
 }
 
-/** No cell is higher than high_m, nor longer than long_m. */
-function outlineAt({ shape, parts, level, wall, length_m = 0 }: UnevenBody, high_m: number, long_m: number): Outline {
+/** The places through which borders must go. */
+function placesOf({ shape, parts, level, wall, length_m = 0 }: UnevenBody): Outline {
   const deepest = Math.max(...parts.map(({ depth_m }) => depth_m));
   const under = wall?.thickness_m ?? 0;
   const beside = wall?.beside ? wall.thickness_m : 0;
@@ -89,9 +96,9 @@ function outlineAt({ shape, parts, level, wall, length_m = 0 }: UnevenBody, high
   const heights = parts.map(({ depth_m }) => (level === 'bottom' ? under + depth_m : under + deepest - depth_m));
   return {
     ...{ under, deepest, edges },
-    x_m: borders([shape === 'section' ? -beside : 0, ...edges, edges[edges.length - 1] + beside], long_m),
-    y_m: shape === 'box' ? borders([0, length_m / 2, length_m / 2 + beside], long_m) : ONE_M,
-    z_m: borders([0, under, ...heights, under + deepest], high_m),
+    x_m: inOrder([shape === 'section' ? -beside : 0, ...edges, edges[edges.length - 1] + beside]),
+    y_m: shape === 'box' ? inOrder([0, length_m / 2, length_m / 2 + beside]) : ONE_M,
+    z_m: inOrder([0, under, ...heights, under + deepest]),
   };
 }
 
@@ -102,14 +109,18 @@ const COARSER_BY = 1.05;
 /** As fine as asked, or as fine as CELLS_AT_MOST allow. */
 function outlineOf(body: UnevenBody): Outline {
   const thinnest = Math.min(...body.parts.flatMap(({ width_m, depth_m }) => [width_m, depth_m]), body.length_m ?? Infinity);
+  const places = placesOf(body);
+  const { x_m, y_m, z_m } = places;
+  const isBox = body.shape === 'box';
   let high_m = thinnest / (body.fineness ?? USUAL_FINENESS);
   let longer = 1;
-  for (;;) {
-    const outline = outlineAt(body, high_m, high_m * longer);
-    if ((outline.x_m.length - 1) * (outline.y_m.length - 1) * (outline.z_m.length - 1) <= CELLS_AT_MOST) return outline;
+  const count = (): number => countOn(x_m, high_m * longer) * (isBox ? countOn(y_m, high_m * longer) : 1) * countOn(z_m, high_m);
+  while (count() > CELLS_AT_MOST) {
     if (longer < LONGER_AT_MOST) longer *= COARSER_BY;
     else high_m *= COARSER_BY;
   }
+  const long_m = high_m * longer;
+  return { ...places, x_m: borders(x_m, long_m), y_m: isBox ? borders(y_m, long_m) : y_m, z_m: borders(z_m, high_m) };
 }
 
 function latticeOf(body: UnevenBody): Lattice {
@@ -173,7 +184,7 @@ export function steadyCooling(body: UnevenBody): SteadyCooling {
   const lattice = latticeOf(body);
   const balance = balanceOf(lattice);
   const solved = solveBalance(balance, balance.capacity);
-  if (!solved) throw new ProblemError({ code: 'impossible', path: 'exchange_W_m2K', message: 'No face is open to the kiln, so that nothing can cool.' });
+  if (!solved) throw new ProblemError({ code: 'impossible', path: 'exchange_W_m2K', message: 'It would never cool: no face is open to the kiln. Open one.' });
   const { x_m, y_m, z_m, cells } = lattice;
   const [nx, ny] = [x_m.length - 1, y_m.length - 1];
   const middle = (all: readonly number[], i: number): number => (all[i] + all[i + 1]) / 2;

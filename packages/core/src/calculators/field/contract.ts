@@ -31,7 +31,7 @@ export const request = z
   })
   .refine(({ exchange_W_m2K }) => Object.values(exchange_W_m2K).some((one) => one !== 0), {
     path: ['exchange_W_m2K'],
-    error: 'At least one face must be open to the kiln.',
+    error: 'It would never cool: open at least one face to the kiln.',
   });
 
 const spot = z.object({ x_m: figure('m'), y_m: figure('m'), z_m: figure('m') });
