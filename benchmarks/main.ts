@@ -4,7 +4,7 @@ import { steadyCooling } from '@torvin/core/field';
 import { TYPICAL_FAMILIES } from '@torvin/core/glass';
 import { type SimulationInput, type SimulationResult, meshOf, simulateFiring } from '@torvin/core/heat';
 import { TYPICAL_KILN } from '@torvin/core/kiln';
-import { DEFAULT_LIMITS, DEFAULT_SCHOOL, BARE_SHELF, type FiringCase, compose, glassOf, simulationOf } from '@torvin/core/schedule';
+import { DEFAULT_LIMITS, DEFAULT_SCHOOL, BARE_SHELF, type FiringCase, compose, glassOf, setUpOf, simulationOf } from '@torvin/core/schedule';
 import { crowdedStudio } from './crowded';
 import { measureDrag } from './drag';
 import { measureFold, measureInTime } from './inTime';
@@ -81,13 +81,42 @@ function engine(): void {
   }
 }
 
+/** Composing for the first time: an even plate, tacked work and a casting, each a little other than the one before, so that no field is known yet. */
+function cold(): void {
+  const plate = sheets(1, 0.025);
+  const { segments } = composed(plate);
+  const simulation_ms = median(ROUNDS, () => simulateFiring(simulationOf(plate, segments)));
+  let round = 0;
+  const other = (metres: number): number => metres * (1 + 1e-4 * (round += 1));
+  const tacked = (): FiringCase => {
+    const base = sheets(2, other(0.003));
+    const parts = [{ glass: 0, thickness_m: 0.003, area_m2: 0.025 ** 2, count: 40 }];
+    return { ...base, look: 'tack', body: { ...base.body, parts } };
+  };
+  const cast = (): FiringCase => {
+    const base = sheets(1, other(0.045));
+    const shaping = { kind: 'cavity', thick_m: 0.05, thin_m: other(0.04), wall_m: 0.025 } as const;
+    return { ...base, look: 'openCast', body: { ...base.body, joined: false }, setup: setUpOf({ kind: 'inInvestment', paper: false, shaping }) };
+  };
+  for (const [name, of] of [
+    ['an even plate', () => sheets(1, other(0.025))],
+    ['tacked work', tacked],
+    ['a casting of 50 and 40 mm', cast],
+  ] as const) {
+    const ms = median(ROUNDS, () => composed(of()));
+    report(`composing for the first time, ${name}`, ms, `${(ms / simulation_ms).toFixed(1)} of the 25 mm simulation`);
+  }
+}
+
 /** What a body of two depths costs, in its mould, as a section and as a quarter of a block. */
 function fields(): void {
   const crystal = { conductivity_W_mK: 1.2, density_kg_m3: 2520, heatCapacity_J_kgK: 1100 };
+  const plaster = { thickness_m: 0.025, conductivity_W_mK: 0.45, density_kg_m3: 1100, heatCapacity_J_kgK: 1000 };
   const casting = {
     ...({ shape: 'section', level: 'top', glass: crystal, exchange_W_m2K: { top: 90, side: 90, bottom: 0 } } as const),
     parts: [0.05, 0.04].map((depth_m) => ({ width_m: 0.1, depth_m })),
-    wall: { thickness_m: 0.025, beside: true, conductivity_W_mK: 0.45, density_kg_m3: 1100, heatCapacity_J_kgK: 1000 },
+    under: [plaster],
+    beside: plaster,
   };
   const thick = sheets(1, 0.025);
   const { segments } = composed(thick);
@@ -117,6 +146,7 @@ function plainC(): void {
 }
 
 engine();
+cold();
 fields();
 plainC();
 secondOpinion();

@@ -45,7 +45,7 @@ const ROOM = 20;
 type Face = SimulationInput['faces']['top'];
 
 /** Heat flowing into the outermost cell, W/m², through half of it. */
-function inflow(face: Face, kiln: number, cell: number, halfResistance: number): number {
+export function inflow(face: Face, kiln: number, cell: number, halfResistance: number): number {
   if (face.kind === 'insulated') return 0;
   const { emissivity, convection_W_m2K: convection } = face;
   const k2 = (kiln + ZERO_C) * (kiln + ZERO_C);

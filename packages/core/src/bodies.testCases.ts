@@ -7,7 +7,7 @@ import type { Layer } from './body/layers';
 import type { Plan } from './form/surface';
 import type { Look } from './look/names';
 import type { Shaping } from './look/shaping';
-import type { Composed } from './schedule/compose';
+import { type Composed, compose } from './schedule/compose';
 import type { FiringCase } from './schedule/firingCase';
 import { SETUPS, type SetUpKind, type Wet, setUpOf } from './schedule/setups';
 import type { EmptyItem, EmptyItemKind } from './emptyFiring/emptyItems';
@@ -347,4 +347,16 @@ export function movedFigures(before: Readonly<Record<string, Figures>>, now: Rea
     return [`| ${name} | ${shown(was?.hours, is?.hours)} | ${shown(was?.top_C, is?.top_C)} | ${shown(was?.residual_MPa, is?.residual_MPa)} |`];
   });
   return rows.length === 0 ? '' : ['| body | hours | top, °C | residual, MPa |', '|---|---|---|---|', ...rows].join('\n');
+}
+
+export function bodyNamed(name: string): FiringCase {
+  const body = BODIES.find(([own]) => own === name);
+  if (!body) throw new Error(`No body is called '${name}'.`);
+  return body[1];
+}
+
+export function composed(firing: FiringCase): Composed {
+  const outcome = compose(firing);
+  if (!outcome.ok) throw new Error(outcome.problem.message);
+  return outcome.value;
 }

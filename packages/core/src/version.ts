@@ -1,5 +1,5 @@
 /** Raised whenever the same input may give another answer. What an engine told stays as it was told, and says whose word it is. */
-export const ENGINE_VERSION = '11';
+export const ENGINE_VERSION = '12';
 
 /** Whose word a kept result is: its own mark, or where it is older than such marks, that of what it was made from. */
 export const toldBy = (result: { engine?: string }, made: { engine: string }): string => result.engine ?? made.engine;

@@ -93,9 +93,11 @@ export const LimitsSchema = schemaFor<Limits>()(
     .strictObject({
       pull_Pa: quantity('Pull limit', 'Pa', 1e5, 5e7),
       pullReserve: quantity('Reserve on the pull', '', 1, 5),
+      coolPullReserve: quantity('Reserve on the pull on the way down', '', 1, 5).optional(),
       heldShare: quantity('Share held of the straight part', '', 0, 1).optional(),
       setting_K: quantity('Difference while setting', 'K', 0.1, 50),
       settingReserve: quantity('Reserve while setting', '', 1, 5),
+      bulgeReserve: quantity('Reserve on the bulge of an uneven body', '', 1, 5).optional(),
       climbing_K: quantity('Difference while climbing', 'K', 1, 200),
       shelf_C_per_h: quantity('Pace of a shelf of 300 mm', '°C/h', 10, 2000).optional(),
       even_K: quantity('Even within', 'K', 0.1, 10),

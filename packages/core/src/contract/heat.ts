@@ -145,6 +145,11 @@ export const SimulationInputSchema = schemaFor<SimulationInput, 'resolution'>()(
       curve: CurveSchema.optional(),
       start_C: quantity('Start', '°C', -20, 1700).optional(),
       kiln: KilnInputSchema.optional(),
+      clearDepth_m: thickness.optional(),
+      spreadShare: quantity('Difference of the body over that of the plate', '', 0, 1000).optional(),
+      rim: z
+        .strictObject({ setShare: quantity('Pull on the rim as it sets', '', 0, 1000), coldShare: quantity('Pull on the rim once cold', '', 0, 1000) })
+        .optional(),
       sidesLag_s: quantity('Lag between top and underside', 's', 0, 36000).optional(),
       acrossLag_s: quantity('Across-lag', 's', 0, 36000).optional(),
       heldShare: quantity('Share held of the straight part', '', 0, 1).optional(),

@@ -110,11 +110,22 @@ export const ReadingSchema = z
   })
   .meta({ id: 'Reading' });
 
+const UnevenFiguresSchema = z
+  .object({
+    spread_s: figure('s', 'Hottest less coldest while it sets, its rim left out, for 1 K/s'),
+    bulge_s: figure('s', 'How far its inside stands above the plane that fits it'),
+    dip_s: figure('s', 'How far the coldest of its rim lies under that in a cold kiln'),
+    coldBulge_s: figure('s', 'How far its inside stands above that plane in a cold kiln'),
+    plate_m: figure('m', 'The even plate that stands for it'),
+  })
+  .meta({ id: 'UnevenFigures' });
+
 export const EvaluationSchema = z
   .object({
     simulation: SimulationResultSchema,
     readings: z.array(ReadingSchema),
     work_perPa: z.object({ least: figure('1/Pa'), mean: figure('1/Pa'), most: figure('1/Pa') }),
+    uneven: UnevenFiguresSchema.optional().meta({ description: 'How it cools where it is no even plate' }),
     engine: z.string().optional().meta({ description: 'Version of the engine whose word this is' }),
   })
   .meta({ id: 'Evaluation' });

@@ -5,7 +5,7 @@ import type { Segment } from '../kiln/segment';
 import { evaluate } from '../schedule/check';
 import { compose } from '../schedule/compose';
 import { simulateFiring } from '../heat/simulate';
-import { simulationOf } from '../schedule/resolved';
+import { simulationOf } from '../schedule/simulationOf';
 import { keyIn } from './keyIn';
 import { STILL_WARM_K, type Run, asItRuns, cutFor, heldLonger, pressedInRun, ran, ranSoFar, ranToChange, shownInRun, startRun } from './running';
 import { TYPICAL_CONTROLLERS } from './typical';

@@ -1,5 +1,6 @@
 import { ProblemError } from '../problem';
-import { CELLS_AT_MOST, type UnevenBody, steadyCooling } from './cooling';
+import { CELLS_AT_MOST, type UnevenBody } from './body';
+import { steadyCooling } from './cooling';
 
 const GLASS = { conductivity_W_mK: 1.2, density_kg_m3: 2500, heatCapacity_J_kgK: 1100 };
 const KAPPA = GLASS.conductivity_W_mK / (GLASS.density_kg_m3 * GLASS.heatCapacity_J_kgK);
@@ -65,6 +66,8 @@ describe('how far the inside stands above its plane', () => {
   });
 });
 
+const PLASTER = { thickness_m: 0.025, conductivity_W_mK: 0.45, density_kg_m3: 1100, heatCapacity_J_kgK: 1000 };
+
 const casting: UnevenBody = {
   shape: 'section',
   parts: [
@@ -73,7 +76,8 @@ const casting: UnevenBody = {
   ],
   level: 'top',
   glass: GLASS,
-  wall: { thickness_m: 0.025, beside: true, conductivity_W_mK: 0.45, density_kg_m3: 1100, heatCapacity_J_kgK: 1000 },
+  under: [PLASTER],
+  beside: PLASTER,
   exchange_W_m2K: { top: 80, side: 80, bottom: 80 },
 };
 
@@ -107,8 +111,12 @@ test('deeper, wider, more unlike or behind a thicker wall is never quicker', () 
     expect(same).toBeGreaterThan(less);
     expect(more).toBeGreaterThan(same);
   }
-  const walls = [0.01, 0.025, 0.05].map((thickness_m) => steadyCooling({ ...casting, wall: { ...casting.wall!, thickness_m } }).spread_s);
-  expect(walls.every(Number.isFinite)).toBe(true);
+  const behind = [0.01, 0.025, 0.05].map((thickness_m) => {
+    const wall = { ...PLASTER, thickness_m };
+    return steadyCooling({ ...casting, under: [wall], beside: wall }).evens_s;
+  });
+  expect(behind).toEqual(behind.toSorted((a, b) => a - b));
+  expect(behind[2]).toBeGreaterThan(1.2 * behind[0]);
 });
 
 test('shapes that hardly are one have figures, within the cells that there may be', () => {
@@ -154,4 +162,22 @@ test('very wide, thin and fine is held to the cells there may be, at once; hardl
 
 test('where nothing leads to the kiln it is said', () => {
   expect(() => steadyCooling(plate(0.01, { exchange_W_m2K: { top: 0, side: 0, bottom: 0 } }))).toThrow(ProblemError);
+});
+
+test('its map shows the lead where glass is, between the coldest and the hottest', () => {
+  const { map, lead_s, spread_s } = steadyCooling(casting);
+  expect(map.lead_s).toHaveLength(map.columns * map.rows);
+  expect(map.width_m).toBe(0.2);
+  expect(map.height_m).toBeCloseTo(0.05, 9);
+  const told = map.lead_s.filter((lead): lead is number => lead !== null);
+  // Under the shallow half there is mould: a fifth of the depth over half of the width.
+  expect(told.length / map.lead_s.length).toBeCloseTo(0.9, 2);
+  expect(Math.max(...told)).toBeLessThanOrEqual(lead_s);
+  expect(Math.min(...told)).toBeGreaterThanOrEqual(lead_s - spread_s);
+  expect(Math.max(...told)).toBeGreaterThan(0.99 * lead_s);
+});
+
+test('a body cools as slowly as its slowest mode: a slab with held faces by L²/π²κ', () => {
+  const { evens_s } = steadyCooling(plate(0.05, { fineness: 60 }));
+  expect(Math.abs(evens_s / (0.05 ** 2 / (Math.PI ** 2 * KAPPA)) - 1)).toBeLessThan(0.01);
 });

@@ -4,36 +4,25 @@
  * go with R, so they are told for 1 K/s, in s.
  */
 import { ProblemError } from '../problem';
-import { type CellOf, type Exchanges, type Lattice, type LatticeShape, balanceOf } from './lattice';
-import { solveBalance } from './solve';
-
-export interface Matter {
-  conductivity_W_mK: number;
-  density_kg_m3: number;
-  heatCapacity_J_kgK: number;
-}
-
-export interface UnevenBody {
-  /** section: across a long body; round: from the axis outwards; box: half of it, mirrored, and as long as length_m. */
-  shape: LatticeShape;
-  /** From one side to the other of a section; else from the middle outwards. */
-  parts: readonly { width_m: number; depth_m: number }[];
-  /** Of a box, the whole of its other side, m. */
-  length_m?: number;
-  /** Where its parts are level: laid on a shelf at the bottom, cast in a mould at the top. */
-  level: 'top' | 'bottom';
-  glass: Matter;
-  /** What lies under the glass, under the shallow parts of a casting too; beside: round it as well. */
-  wall?: Matter & { thickness_m: number; beside: boolean };
-  exchange_W_m2K: Exchanges;
-  /** Cells on the thinnest measure, before the whole is held to CELLS_AT_MOST; left out, as many as usual. */
-  fineness?: number;
-}
+import { type UnevenBody, deepestOf, latticeOf, widthOf } from './body';
+import { type Balance, type Lattice, balanceOf } from './lattice';
+import { type Solver, solverOf } from './solve';
 
 export interface Spot {
   x_m: number;
   y_m: number;
   z_m: number;
+}
+
+/** How the places of glass stand to one another; in K for a field in K, in s for one of 1 K/s. */
+export interface Apart {
+  lead: number;
+  spread: number;
+  innerSpread: number;
+  bulge: number;
+  dip: number;
+  hottest: Spot;
+  coldest: Spot;
 }
 
 export interface SteadyCooling {
@@ -45,113 +34,41 @@ export interface SteadyCooling {
   innerSpread_s: number;
   /** Greatest lead over the plane fitted through all of the glass, s: what stays as tension goes by it. */
   bulge_s: number;
+  /** By how much the coldest of the glass lies under that plane, s: its rim is pulled by it while brittle. */
+  dip_s: number;
+  /** Time in which what it differs by comes down to 1/e in a kiln that stands still, s: that of its slowest mode. */
+  evens_s: number;
   /** From the middle of the least x, y and z that the body has, m. */
   hottest: Spot;
   coldest: Spot;
+  /** Across its middle. */
+  map: FieldMap;
   cells: number;
   iterations: number;
   /** What passes to the kiln, less what the body gives, as a share of it. */
   imbalance: number;
 }
 
-const USUAL_FINENESS = 10;
-export const CELLS_AT_MOST = 20_000;
-
-/** Into how many cells a stretch goes, none longer than size_m. */
-const cellsOn = (from: number, to: number, size_m: number): number => Math.max(1, Math.ceil((to - from) / size_m - 1e-9));
-
-/** Given places once each, ascending. */
-const inOrder = (places: readonly number[]): number[] => [...new Set(places.map((place) => Number(place.toPrecision(12))))].sort((a, b) => a - b);
-
-const countOn = (places: readonly number[], size_m: number): number => places.slice(1).reduce((sum, to, i) => sum + cellsOn(places[i], to, size_m), 0);
-
-/** Borders through every given place, no two farther apart than size_m. */
-const borders = (places: readonly number[], size_m: number): number[] => [
-  places[0],
-  ...places.slice(1).flatMap((to, at) => {
-    const from = places[at];
-    const count = cellsOn(from, to, size_m);
-    return Array.from({ length: count }, (_, i) => (i + 1 === count ? to : from + ((to - from) * (i + 1)) / count));
-  }),
-];
-
-const ONE_M = [0, 1] as const;
-
-interface Outline {
-  under: number;
-  deepest: number;
-  /** Of the parts, from 0. */
-  edges: readonly number[];
-  x_m: readonly number[];
-  y_m: readonly number[];
-  z_m: readonly number[];
+/** A lead drawn: at the middles of even rectangles, from the lowest row up and from the least x on. */
+export interface FieldMap {
+  /** What it shows: from the least x to the greatest, and from the lowest of the glass to its top, m. */
+  width_m: number;
+  height_m: number;
+  columns: number;
+  rows: number;
+  /** For 1 K/s, s; null where there is no glass. */
+  lead_s: (number | null)[];
 }
 
-/** The places through which borders must go. */
-function placesOf({ shape, parts, level, wall, length_m = 0 }: UnevenBody): Outline {
-  const deepest = Math.max(...parts.map(({ depth_m }) => depth_m));
-  const under = wall?.thickness_m ?? 0;
-  const beside = wall?.beside ? wall.thickness_m : 0;
-  const edges = parts.reduce<number[]>((all, { width_m }) => [...all, all[all.length - 1] + width_m], [0]);
-  const heights = parts.map(({ depth_m }) => (level === 'bottom' ? under + depth_m : under + deepest - depth_m));
-  return {
-    ...{ under, deepest, edges },
-    x_m: inOrder([shape === 'section' ? -beside : 0, ...edges, edges[edges.length - 1] + beside]),
-    y_m: shape === 'box' ? inOrder([0, length_m / 2, length_m / 2 + beside]) : ONE_M,
-    z_m: inOrder([0, under, ...heights, under + deepest]),
-  };
+/** A body in its cells, with how to solve its balance and what to tell of a field in it. */
+export interface Field {
+  balance: Balance;
+  solve: Solver;
+  apart(theta: Float64Array): Apart;
+  map(theta: Float64Array): FieldMap;
 }
 
-/** Where there would be too many cells, they are longer than high first: depth is what counts in thin work. */
-const LONGER_AT_MOST = 40;
-const COARSER_BY = 1.05;
-
-/** As fine as asked, or as fine as CELLS_AT_MOST allow. */
-function outlineOf(body: UnevenBody): Outline {
-  const thinnest = Math.min(...body.parts.flatMap(({ width_m, depth_m }) => [width_m, depth_m]), body.length_m ?? Infinity);
-  const places = placesOf(body);
-  const { x_m, y_m, z_m } = places;
-  const isBox = body.shape === 'box';
-  let high_m = thinnest / (body.fineness ?? USUAL_FINENESS);
-  let longer = 1;
-  const count = (): number => countOn(x_m, high_m * longer) * (isBox ? countOn(y_m, high_m * longer) : 1) * countOn(z_m, high_m);
-  while (count() > CELLS_AT_MOST) {
-    if (longer < LONGER_AT_MOST) longer *= COARSER_BY;
-    else high_m *= COARSER_BY;
-  }
-  const long_m = high_m * longer;
-  return { ...places, x_m: borders(x_m, long_m), y_m: isBox ? borders(y_m, long_m) : y_m, z_m: borders(z_m, high_m) };
-}
-
-function latticeOf(body: UnevenBody): Lattice {
-  const { shape, parts, level, wall, exchange_W_m2K: exchange, glass } = body;
-  const { under, deepest, edges, x_m, y_m, z_m } = outlineOf(body);
-  const half = (body.length_m ?? 0) / 2;
-  const of = (matter: Matter, isGlass: boolean): CellOf => ({
-    ...{ conductivity_W_mK: matter.conductivity_W_mK, capacity_J_m3K: matter.density_kg_m3 * matter.heatCapacity_J_kgK, isGlass },
-  });
-  const [inGlass, inWall] = [of(glass, true), wall ? of(wall, false) : null];
-  const middle = (all: readonly number[], i: number): number => (all[i] + all[i + 1]) / 2;
-  const cells: (CellOf | null)[] = [];
-  for (let k = 0; k + 1 < z_m.length; k += 1) {
-    const z = middle(z_m, k);
-    for (let j = 0; j + 1 < y_m.length; j += 1) {
-      const isOutY = shape === 'box' && middle(y_m, j) > half;
-      for (let i = 0; i + 1 < x_m.length; i += 1) {
-        const x = middle(x_m, i);
-        const part = x < 0 || isOutY ? undefined : parts[edges.findIndex((edge) => edge > x) - 1];
-        const foot = part && level === 'top' ? under + deepest - part.depth_m : under;
-        const head = part && level === 'bottom' ? under + part.depth_m : under + deepest;
-        if (part && z > foot && z < head) cells.push(inGlass);
-        // Beside the glass a mould is as high as the glass is.
-        else cells.push(z < foot || !part ? inWall : null);
-      }
-    }
-  }
-  return { shape, x_m, y_m, z_m, cells, openAtLeastX: shape === 'section', exchange };
-}
-
-/** Least squares of θ over 1 and the three places, weighed by volume; what is left is told at each cell. */
+/** Least squares of θ over 1 and the places along each axis, weighed by volume; what is left is told at each cell. */
 function aboveItsPlane(theta: readonly number[], weights: readonly number[], spots: readonly Spot[], axes: readonly (keyof Spot)[]): number[] {
   const total = weights.reduce((sum, weight) => sum + weight, 0);
   const mean = (of: readonly number[]): number => of.reduce((sum, value, i) => sum + weights[i] * value, 0) / total;
@@ -180,47 +97,136 @@ function aboveItsPlane(theta: readonly number[], weights: readonly number[], spo
   return theta.map((value, i) => value - middle - slopes.reduce((sum, slope, axis) => sum + slope * centred[axis][i], 0));
 }
 
-export function steadyCooling(body: UnevenBody): SteadyCooling {
+const middle = (all: readonly number[], i: number): number => (all[i] + all[i + 1]) / 2;
+
+/** Where the middle of a cell lies. */
+function spotsOf({ shape, x_m, y_m, z_m }: Lattice, { place }: Balance): Spot[] {
+  const [nx, ny] = [x_m.length - 1, y_m.length - 1];
+  return Array.from(place, (at) => ({
+    x_m: middle(x_m, at % nx),
+    y_m: shape === 'box' ? middle(y_m, Math.floor(at / nx) % ny) : 0,
+    z_m: middle(z_m, Math.floor(at / (nx * ny))),
+  }));
+}
+
+export function fieldOf(body: UnevenBody): Field {
   const lattice = latticeOf(body);
   const balance = balanceOf(lattice);
-  const solved = solveBalance(balance, balance.capacity);
-  if (!solved) throw new ProblemError({ code: 'impossible', path: 'exchange_W_m2K', message: 'It would never cool: no face is open to the kiln. Open one.' });
-  const { x_m, y_m, z_m, cells } = lattice;
-  const [nx, ny] = [x_m.length - 1, y_m.length - 1];
-  const middle = (all: readonly number[], i: number): number => (all[i] + all[i + 1]) / 2;
-  const spotOf = (place: number): Spot => ({
-    x_m: middle(x_m, place % nx),
-    y_m: body.shape === 'box' ? middle(y_m, Math.floor(place / nx) % ny) : 0,
-    z_m: middle(z_m, Math.floor(place / (nx * ny))),
-  });
-  const isGlass = (i: number): boolean => cells[balance.place[i]]?.isGlass === true;
+  const spotOf = spotsOf(lattice, balance);
+  const isGlass = (i: number): boolean => lattice.cells[balance.place[i]]?.isGlass === true;
   const glass = [...balance.place.keys()].filter(isGlass);
-  const theta = glass.map((i) => solved.theta_K[i]);
   const weights = glass.map((i) => balance.volume[i]);
-  const spots = glass.map((i) => spotOf(balance.place[i]));
+  const spots = glass.map((i) => spotOf[i]);
+  const faces = balance.open.filter(({ cell }) => isGlass(cell));
   // Where it is mirrored no slope can be.
-  const axes: (keyof Spot)[] = body.shape === 'section' ? ['x_m', 'z_m'] : ['z_m'];
-  const above = aboveItsPlane(theta, weights, spots, axes);
-  const deepest = Math.max(...body.parts.map(({ depth_m }) => depth_m));
-  const width = body.parts.reduce((sum, { width_m }) => sum + width_m, 0);
+  const axes: (keyof Spot)[] = body.shape === 'section' && !body.mirrored ? ['x_m', 'z_m'] : ['z_m'];
+  const rim_m = deepestOf(body);
+  const foot_m = (body.under ?? []).reduce((sum, { thickness_m }) => sum + thickness_m, 0);
+  const width_m = widthOf(body);
   const isInner = ({ x_m: x, y_m: y }: Spot): boolean =>
-    x < width - deepest && (body.shape !== 'section' || x > deepest) && (body.shape !== 'box' || y < (body.length_m ?? 0) / 2 - deepest);
-  // The middles of the cells, and their faces that are open to the kiln.
-  const faces = balance.open.flatMap(({ cell, share }) => (isGlass(cell) ? [{ value: share * solved.theta_K[cell], at: spotOf(balance.place[cell]) }] : []));
-  const points = [...theta.map((value, i) => ({ value, at: spots[i] })), ...faces];
-  const inner = points.filter(({ at }) => isInner(at));
-  const most = (of: typeof points): (typeof points)[number] => of.reduce((one, other) => (other.value > one.value ? other : one));
-  const least = (of: typeof points): (typeof points)[number] => of.reduce((one, other) => (other.value < one.value ? other : one));
-  const spread = (of: typeof points): number => most(of).value - least(of).value;
+    (body.mirrored || (x < width_m - rim_m && (body.shape !== 'section' || x > rim_m))) && (body.shape !== 'box' || y < (body.length_m ?? 0) / 2 - rim_m);
+  return {
+    balance,
+    solve: solverOf(balance),
+    map: (theta) => mapOf(lattice, balance, theta, { width_m, from_m: foot_m, to_m: foot_m + rim_m }),
+    apart(theta) {
+      const inside = glass.map((i) => theta[i]);
+      const above = aboveItsPlane(inside, weights, spots, axes);
+      // The middles of the cells, and their faces that are open to the kiln.
+      const points = [
+        ...inside.map((value, i) => ({ value, at: spots[i] })),
+        ...faces.map(({ cell, share }) => ({ value: share * theta[cell], at: spotOf[cell] })),
+      ];
+      const inner = points.filter(({ at }) => isInner(at));
+      const most = (of: typeof points): (typeof points)[number] => of.reduce((one, other) => (other.value > one.value ? other : one));
+      const least = (of: typeof points): (typeof points)[number] => of.reduce((one, other) => (other.value < one.value ? other : one));
+      const spread = (of: typeof points): number => most(of).value - least(of).value;
+      return {
+        lead: most(points).value,
+        spread: spread(points),
+        innerSpread: spread(inner.length > 0 ? inner : points),
+        bulge: above.reduce((greatest, value) => Math.max(greatest, value), 0),
+        dip: above.reduce((greatest, value) => Math.max(greatest, -value), 0),
+        hottest: most(points).at,
+        coldest: least(points).at,
+      };
+    },
+  };
+}
+
+const MAP = { columns: 48, rows: 20 } as const;
+
+/** A field between two heights and over the width of its glass, in even rectangles. */
+function mapOf(
+  { x_m, y_m, z_m, cells }: Lattice,
+  { place }: Balance,
+  theta: Float64Array,
+  { width_m, from_m, to_m }: Record<'width_m' | 'from_m' | 'to_m', number>,
+): FieldMap {
+  const { columns, rows } = MAP;
+  const [nx, ny] = [x_m.length - 1, y_m.length - 1];
+  const at = new Map(Array.from(place, (cell, i) => [cell, i]));
+  const within = (all: readonly number[], here: number): number => all.findIndex((border) => border > here) - 1;
+  const lead_s = Array.from({ length: columns * rows }, (_, i) => {
+    const column = within(x_m, ((i % columns) + 0.5) * (width_m / columns));
+    const row = within(z_m, from_m + (Math.floor(i / columns) + 0.5) * ((to_m - from_m) / rows));
+    const cell = column + nx * ny * row;
+    const solved = cells[cell]?.isGlass ? at.get(cell) : undefined;
+    return solved === undefined ? null : theta[solved];
+  });
+  return { width_m, height_m: to_m - from_m, columns, rows, lead_s };
+}
+
+/** A slowest mode is found once it changes by less than this in a round, as a share. */
+const MODE_SETTLES = 1e-3;
+const MODE_ROUNDS = 12;
+/** Left of each of its balances: it is wanted to a thousandth. */
+const MODE_LEFT = 1e-5;
+
+/** Time constant of the slowest mode, s, by inverse iteration from a field that is near it. */
+function slowestMode({ balance: { capacity }, solve }: Field, start: Float64Array): number {
+  const heat = (of: Float64Array): number => of.reduce((sum, value, i) => sum + capacity[i] * value * value, 0);
+  let mode = start;
+  let evens_s = 0;
+  for (let round = 0; round < MODE_ROUNDS; round += 1) {
+    const by = 1 / Math.sqrt(heat(mode));
+    const unit = mode.map((value) => value * by);
+    const guess = evens_s > 0 ? unit.map((value) => value * evens_s) : undefined;
+    const solved = solve(
+      unit.map((value, i) => value * capacity[i]),
+      guess,
+      MODE_LEFT,
+    );
+    if (!solved) break;
+    mode = solved.theta_K;
+    const now_s = Math.sqrt(heat(mode));
+    if (Math.abs(now_s / evens_s - 1) < MODE_SETTLES) return now_s;
+    evens_s = now_s;
+  }
+  return evens_s;
+}
+
+/** A field, its lead for 1 K/s, and what is told of that. */
+function steady(body: UnevenBody) {
+  const field = fieldOf(body);
+  const solved = field.solve(field.balance.capacity);
+  if (!solved) throw new ProblemError({ code: 'impossible', path: 'exchange_W_m2K', message: 'It would never cool: no face is open to the kiln. Open one.' });
+  return { field, solved, apart: field.apart(solved.theta_K) };
+}
+
+/** How far a body stands out from its plane, over and under it, s. */
+export const standsOut = (body: UnevenBody): Pick<Apart, 'bulge' | 'dip'> => steady(body).apart;
+
+export function steadyCooling(body: UnevenBody): SteadyCooling {
+  const { field, solved, apart } = steady(body);
+  const { balance } = field;
+  const { lead, spread, innerSpread, bulge, dip, hottest, coldest } = apart;
   const given = balance.capacity.reduce((sum, value) => sum + value, 0);
   const passed = balance.toKiln.reduce((sum, to, i) => sum + to * solved.theta_K[i], 0);
   return {
-    lead_s: most(points).value,
-    spread_s: spread(points),
-    innerSpread_s: spread(inner.length > 0 ? inner : points),
-    bulge_s: above.reduce((greatest, value) => Math.max(greatest, value), 0),
-    hottest: most(points).at,
-    coldest: least(points).at,
+    ...{ lead_s: lead, spread_s: spread, innerSpread_s: innerSpread, bulge_s: bulge, dip_s: dip, hottest, coldest },
+    evens_s: slowestMode(field, solved.theta_K),
+    map: field.map(solved.theta_K),
     cells: balance.place.length,
     iterations: solved.iterations,
     imbalance: Math.abs(passed / given - 1),

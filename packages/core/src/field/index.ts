@@ -1,2 +1,3 @@
 /** What of this room is used outside of the core. */
-export { steadyCooling } from './cooling';
+export { type FieldMap, type Spot, steadyCooling } from './cooling';
+export type { UnevenBody } from './body';

@@ -31,8 +31,9 @@ export interface Lattice {
   z_m: readonly number[];
   /** By place x + nx·(y + ny·z). */
   cells: readonly (CellOf | null)[];
-  /** The side at the least x is open; else the body is mirrored there. */
+  /** The sides at the least and the greatest x are open; else the body is mirrored there. */
   openAtLeastX: boolean;
+  openAtMostX: boolean;
   exchange: Exchanges;
 }
 
@@ -88,7 +89,7 @@ const through = (area_m2: number, half_m: number, conductivity: number, rest: nu
 const resistanceOf = (exchange: Exchange): number => (exchange === 'held' ? 0 : exchange === 0 ? Infinity : 1 / exchange);
 
 export function balanceOf(lattice: Lattice): Balance {
-  const { x_m, y_m, z_m, cells, exchange, openAtLeastX, shape } = lattice;
+  const { x_m, y_m, z_m, cells, exchange, openAtLeastX, openAtMostX, shape } = lattice;
   const size = sizesOf(lattice);
   const [nx, ny, nz] = [x_m, y_m, z_m].map((borders) => borders.length - 1);
   const at = new Int32Array(cells.length).fill(-1);
@@ -121,7 +122,7 @@ export function balanceOf(lattice: Lattice): Balance {
         const area_m2 = axis === 0 ? size.faceX(border, j, k) : axis === 1 ? size.faceY(i, k) : size.faceZ(i, j);
         const outside = up ? border === counts[axis] : border === 0;
         // Mirrored there, or about the axis: nothing passes.
-        if (outside && !up && axis !== 2 && !(axis === 0 && openAtLeastX)) continue;
+        if (outside && axis !== 2 && !(axis === 0 ? (up ? openAtMostX : openAtLeastX) : up)) continue;
         const beside = outside ? null : cells[place + (up ? strides[axis] : -strides[axis])];
         if (!beside) {
           const rest = resistanceOf(axis === 2 ? (up ? exchange.top : exchange.bottom) : exchange.side);

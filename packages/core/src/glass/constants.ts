@@ -45,7 +45,7 @@ export interface GlassConstants {
   meltExpansion_perK?: number;
   /** Stress-optical constant C, 1/Pa; 2.7e-12 where it is not known. */
   stressOptical_perPa?: number;
-  /** Mean absorption of heat radiation in the hot glass, 1/m: where it is told, clear thick glass conducts by radiation too, above 500 °C. */
+  /** Mean absorption of heat radiation below 2.75 µm in the hot glass, 1/m: where it is told, thick glass conducts by radiation too. */
   absorption_perM?: number;
   /** Where it hazes: the middle of the range and its half width, by which the haze is weighted. */
   haze?: { middle_C: number; halfWidth_K: number };

@@ -1,7 +1,7 @@
 import { SOFT_90, STUDIO_KILN, sheetsOf } from '../testCases';
 import { restrainedStress } from '../glass/constants';
 import type { FiringCase } from '../schedule/firingCase';
-import { simulationOf } from '../schedule/resolved';
+import { simulationOf } from '../schedule/simulationOf';
 import { BARE_SHELF } from '../schedule/setups';
 import { asFarApart } from '../plan/thickness';
 import type { UnlikeColumns } from './columns';

@@ -47,6 +47,9 @@ interface Running {
   workSoFar: number;
   coldest: number;
   through: number;
+  /** The same as it set, and how it was pulled then. */
+  setThrough: number;
+  setPull: number;
   /** Through plus across now, and a step ago, K. */
   spread: number;
   spreadBefore: number;
@@ -80,18 +83,19 @@ function growingMean(before: number, after: number): number {
 /** Before the first step: as warm all through. */
 const evenAt = (mean: number, haze: number): Running => ({
   ...{ mean, haze, rate: 0, across: 0, sides: 0, fluidityBelow: 0, fluidityMean: 0, fluidityAbove: 0, open: openRim(0), workSoFar: 0 },
-  ...{ coldest: mean, through: 0, spread: 0, spreadBefore: 0, sampled_C: NaN, sampled_s: 0 },
+  ...{ coldest: mean, through: 0, setThrough: 0, setPull: 0, spread: 0, spreadBefore: 0, sampled_C: NaN, sampled_s: 0 },
 });
 
 /** Follows one simulation; the body's temperatures are read after every step. */
 export function recorder(input: SimulationInput, mesh: Mesh, body: HeatSolver, drive: Drive, columns: { apart_K: number } | null) {
-  const { glass, acrossLag_s: across_s = 0, sidesLag_s: sides_s = 0, evenWithin_K = EVEN_WITHIN_K, heldShare = HELD_SHARE } = input;
+  const { glass, acrossLag_s: across_s = 0, sidesLag_s: sides_s = 0, evenWithin_K = EVEN_WITHIN_K, heldShare = HELD_SHARE, spreadShare = 1, rim } = input;
   const { temperature } = body;
   const vft = viscosityOf(glass);
   const regimes = regimesOf(glass, vft);
   const shear_Pa = shearModulus(glass);
   const restrained_PaK = restrainedStress(glass, 1);
   const sets = settingFrom(input, vft, regimes);
+  const halfSet_C = (sets.at_C + regimes.setsTo_C) / 2;
   const stiff_C = temperatureAt(vft, STIFF_LOG_ETA);
   const bell = hazeBell(glass);
   const lifts = coatingRange(glass);
@@ -136,6 +140,10 @@ export function recorder(input: SimulationInput, mesh: Mesh, body: HeatSolver, d
       gauge.findPull();
       pull_K = told[TOLD.pull];
       straight_K = Math.abs(told[TOLD.slope]) * highest_m;
+      // It set with the differences of that time in it: only what comes after pulls, on its faces and on its rim.
+      if (rim && running.rate < 0) {
+        pull_K = Math.max(pull_K - running.setPull, rim.coldShare * running.through - rim.setShare * running.setThrough, 0);
+      }
     }
     if (pull_K > pulled[0]) pulled[0] = pull_K;
     if (straight_K > pulled[1]) pulled[1] = straight_K;
@@ -222,7 +230,7 @@ export function recorder(input: SimulationInput, mesh: Mesh, body: HeatSolver, d
       running.mean = mean;
       const rate = (mean - before) / drive.dt_s;
       running.rate = rate;
-      const through = told[TOLD.high] - low;
+      const through = spreadShare * (told[TOLD.high] - low);
       const across = across_s * Math.abs(rate);
       const sides = sides_s * Math.abs(rate);
       const spread = through + across + sides;
@@ -238,6 +246,11 @@ export function recorder(input: SimulationInput, mesh: Mesh, body: HeatSolver, d
         if (low < regimes.brittle_C) pulls(true);
         else if (spread > now.spread_climbing_K) now.spread_climbing_K = spread;
       } else if (index >= sets.segment && mean < sets.at_C) {
+        if (rim && before > halfSet_C && mean <= halfSet_C) {
+          gauge.findPull();
+          running.setThrough = through;
+          running.setPull = told[TOLD.pull];
+        }
         if (mean <= regimes.setsTo_C) pulls(false);
         else if (spread > now.spread_setting_K) now.spread_setting_K = spread;
         if (before > regimes.setsTo_C && mean <= regimes.setsTo_C) {

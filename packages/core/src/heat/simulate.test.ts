@@ -1,7 +1,7 @@
 import { SOFT_90, STUDIO_KILN, sheetsOf, slab } from '../testCases';
 import { diffusivity, restrainedStress } from '../glass/constants';
 import { fluidity, temperatureAt, viscosityOf } from '../glass/viscosity';
-import { simulationOf } from '../schedule/resolved';
+import { simulationOf } from '../schedule/simulationOf';
 import { naturalCooling } from '../kiln/kiln';
 import { equalisingTime, rateWithin, slabLag, solidLag, plateTensionLag, solidEqualisingTime, solidTensionLag } from './quasiSteady';
 import { rememberingSimulator } from './joints';

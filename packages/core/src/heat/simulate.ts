@@ -68,7 +68,7 @@ export function simulateFrom(input: SimulationInput, first: number, checkpoints:
   const drive = driveFrom(start_C);
   const body = heatSolver(mesh, input.faces, input.start_C ?? start_C, drive);
   const gaps = airGaps(mesh, glass, gap_m, body);
-  const clear = clearGlass(mesh, glass, body);
+  const clear = clearGlass(mesh, glass, body, input.clearDepth_m);
   const columns = input.columns && shape === 'plate' ? columnsOf(input.columns, input.stack, glass, input.faces, input.start_C ?? start_C, drive) : null;
   const watch = recorder(input, mesh, body, drive, columns);
   const { controlled, longestFiring_s, largestStep_s, largestStep_K, tolerance_K } = stepping(

@@ -29,6 +29,12 @@ export interface SimulationInput {
   kiln?: KilnConstants;
   /** Top to underside of a cylinder or a sphere that is warmed unequally, per K/s of glass rate, s; 0 where left out. */
   sidesLag_s?: number;
+  /** What an uneven body differs by, over what the plate does that stands for it; 1 where left out. */
+  spreadShare?: number;
+  /** By how much the rim of such a body lies under its plane while it cools, over what it differs by, in K of a body held fast: as it sets, and cold. */
+  rim?: { setShare: number; coldShare: number };
+  /** How deep the body is that radiation crosses, where the glass of the stack stands for one of another depth, m. */
+  clearDepth_m?: number;
   /** Edge-to-edge difference per K/s of glass rate, s. */
   acrossLag_s?: number;
   /** Share of the straight part of the profile that contact and shade hold; HELD_SHARE where left out. */

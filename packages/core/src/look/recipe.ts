@@ -32,11 +32,10 @@ export interface Puddle {
   depth_m: number;
 }
 
-/** A mould that glass fills: its thickest and thinnest section, and what it is cooled as, m. */
+/** A mould that glass fills: its thickest and thinnest section, m. */
 export interface Filled {
   thick_m: number;
   thin_m: number;
-  cooledAs_m: number;
   /** Where its thickest section is slender. */
   slender?: 'cylinder' | 'sphere';
 }

@@ -3,7 +3,7 @@ import { TYPICAL_FAMILIES } from '../glass/families';
 import type { PlacedPart } from '../plan/parts';
 import type { Outcome } from '../problem';
 import { designDepth } from '../look/unevenness';
-import { unlikeColumns } from '../schedule/resolved';
+import { unlikeColumns } from '../schedule/unlike';
 import { applySteps } from './applySteps';
 import { bodyBefore } from './bodyAt';
 import { type Edited, addLayer, changeLayer, repeatLayer, setOutline } from './commands';

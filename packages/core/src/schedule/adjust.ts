@@ -11,6 +11,7 @@ import { type Evaluation, type Reading, marginOf } from './reading';
 import type { ResolvedFiring } from './resolvedFiring';
 import {
   DROP_LEAVES_K,
+  SIMULATED_RESERVE,
   KILN_PACE_SHARE,
   LEAST_CLIMB_K,
   SQUEEZE_BELOW_SEALING_K,
@@ -19,6 +20,7 @@ import {
   keyedIn,
   schoolHold,
   soakedAtLeast,
+  unevenCool,
   targetsOf,
   usualSqueeze,
 } from './firstGuess';
@@ -26,14 +28,13 @@ import { clamp, niceHold, niceRate } from './rounding';
 import { hottestBorne_C, pacesFrom } from './shelfPace';
 import { steadyHeating } from '../kiln/kiln';
 import type { PurposefulSegment } from '../kiln/segment';
+import { coolPullReserve } from './uneven';
 
 const LEAST_SQUEEZE_S = 20 * 60;
 /** A squeeze that asks for longer is meant hotter: nobody waits for what a few degrees do. */
 const MOST_SQUEEZE_S = 60 * 60;
 /** What a shorter hold would do is told badly where the glass lags far behind: the heat is moved by no more than this at once, K. */
 const MOST_SHIFT_K = 40;
-/** The simulation sees more than the closed form, so it needs less reserve. */
-const SIMULATED_RESERVE = 1.1;
 
 /** The next schedule to try, or null when there is nothing left to correct. */
 export function adjusted(firing: ResolvedFiring, segments: PurposefulSegment[], evaluation: Evaluation): PurposefulSegment[] | null {
@@ -51,8 +52,9 @@ function adjust(firing: ResolvedFiring, segments: PurposefulSegment[], index: nu
   const readings = evaluation.readings.filter((reading) => reading.segment === index);
   const slowed = paced(firing, segment, segments[index - 1]?.target_C ?? firing.kiln.ambient_C, [...readings, ...handedOn(firing, segment, index, evaluation)]);
   if (segment.role === 'warmUp') return { ...slowed, target_C: warmTarget(firing, segments, index, evaluation) };
-  if (segment.role === 'firstCool') return { ...slowed, target_C: firstCoolTarget(firing, segment, evaluation, index) };
-  if (segment.role === 'secondCool') return noFasterThanItFalls(firing, slowed, segments[index - 1].target_C);
+  if (segment.role === 'firstCool')
+    return { ...fasterWhereUneven(firing, slowed, segment, readings), target_C: firstCoolTarget(firing, segment, evaluation, index) };
+  if (segment.role === 'secondCool') return noFasterThanItFalls(firing, belowTheFirst(firing, slowed, segments[index - 1]), segments[index - 1].target_C);
   if (segment.role === 'squeeze') return { ...slowed, ...squeezed(firing, segment, readings) };
   if (segment.role === 'work') return workHold(firing, slowed, evaluation);
   if (segment.role === 'drop') return { ...slowed, hold_s: annealSoakHold(firing, segment, evaluation, index) };
@@ -73,8 +75,14 @@ function handedOn(
 /** Limits whose value goes with the rate. */
 const isPace = (limit: Reading['limit']): boolean => limit === 'pull' || limit === 'climbing' || limit === 'setting';
 
-/** The reserve that each difference limit is composed with. */
-const reserveFor = (limit: Reading['limit'], firing: ResolvedFiring): number => (limit === 'pull' ? firing.limits.pullReserve : SIMULATED_RESERVE);
+/** On what stays of an uneven body: its bulge has a reserve of its own. */
+const UNEVEN_STAYS_RESERVE = 1.03;
+
+/** The reserve that each limit is composed with. */
+function reserveFor(limit: Reading['limit'], firing: ResolvedFiring, cools: boolean): number {
+  if (limit === 'pull') return cools ? coolPullReserve(firing) : firing.limits.pullReserve;
+  return limit === 'residual' && firing.uneven ? UNEVEN_STAYS_RESERVE : SIMULATED_RESERVE;
+}
 
 /** A shelf that sees the elements from below helps, which is not relied on without proof: there closed forms are not outrun. */
 const SEES_ELEMENTS_EMISSIVITY = 0.6;
@@ -93,20 +101,21 @@ function paced(
   readings: Pick<Reading, 'limit' | 'value' | 'allowed' | 'ok'>[],
 ): PurposefulSegment {
   let share = 1;
+  const cools = segment.target_C < from_C;
   for (const reading of readings) {
     const { limit, value, allowed } = reading;
     if (limit === 'kilnPace') share = Math.min(share, (KILN_PACE_SHARE * allowed) / value);
     if (limit === 'shelfPace' || limit === 'mouldPace' || limit === 'coatPace') share = Math.min(share, allowed / value);
     if (isPace(limit)) {
-      share = Math.min(share, allowed / reserveFor(limit, firing) / value);
+      share = Math.min(share, allowed / reserveFor(limit, firing, cools) / value);
     }
     // What stays goes with the rate; it is corrected only once it is broken, since the rule on the difference leads.
-    if (limit === 'residual' && !reading.ok) share = Math.min(share, allowed / SIMULATED_RESERVE / value);
+    if (limit === 'residual' && !reading.ok) share = Math.min(share, allowed / reserveFor(limit, firing, cools) / value);
   }
   if (segment.role === 'warmUp' && share === 1 && segment.rate_C_per_h !== null && !helpedUnproven(firing)) {
     const room = Math.min(
       FASTER_AT_MOST,
-      ...readings.flatMap(({ limit, value, allowed }) => (isPace(limit) ? [allowed / reserveFor(limit, firing) / value] : [])),
+      ...readings.flatMap(({ limit, value, allowed }) => (isPace(limit) ? [allowed / reserveFor(limit, firing, cools) / value] : [])),
     );
     const stand = pacesFrom(firing, from_C).map(({ C_per_h }) => C_per_h);
     const most = Math.min(...stand, KILN_PACE_SHARE * 3600 * steadyHeating(firing.kiln, segment.target_C));
@@ -116,8 +125,25 @@ function paced(
   if (share >= 1 - 1e-3) return segment;
   // A kiln left to itself cools fastest where it starts, and no faster whatever is keyed in.
   const asked = segment.rate_C_per_h ?? Infinity;
-  const full = segment.target_C < from_C ? Math.min(asked, naturalCooling_C_per_h(firing, from_C)) : asked;
+  const full = cools ? Math.min(asked, naturalCooling_C_per_h(firing, from_C)) : asked;
   return { ...segment, rate_C_per_h: niceRate(full * share, keyedIn(firing)) };
+}
+
+/** Less room than this is not worth another round. */
+const ROOM_FROM = 1.05;
+
+/** The field says where an uneven body may cool faster than its first guess: as far as nothing that stays and nothing that differs is over. */
+function fasterWhereUneven(firing: ResolvedFiring, slowed: PurposefulSegment, segment: PurposefulSegment, readings: Reading[]): PurposefulSegment {
+  const { rate_C_per_h } = segment;
+  const { uneven } = firing;
+  if (!uneven || rate_C_per_h === null || slowed.rate_C_per_h !== rate_C_per_h || !readings.some(({ limit }) => limit === 'residual')) return slowed;
+  const room = Math.min(
+    FASTER_AT_MOST,
+    ...readings.flatMap(({ limit, value, allowed }) => (isPace(limit) || limit === 'residual' ? [allowed / reserveFor(limit, firing, true) / value] : [])),
+  );
+  const capped = uneven.isCapped ? unevenCool(firing, uneven) : Infinity;
+  const faster = niceRate(Math.min(rate_C_per_h * room * SHORT_OF_ROOM, capped), keyedIn(firing));
+  return faster > ROOM_FROM * rate_C_per_h ? { ...segment, rate_C_per_h: faster } : slowed;
 }
 
 /** Warm-up goes on until the coldest glass is past brittle. */
@@ -138,6 +164,14 @@ function noFasterThanItFalls(firing: ResolvedFiring, segment: PurposefulSegment,
   const falls = naturalCooling_C_per_h(firing, from_C);
   return segment.rate_C_per_h === null || segment.rate_C_per_h <= falls ? segment : { ...segment, rate_C_per_h: niceRate(falls, keyedIn(firing)) };
 }
+
+/** The second cool is a way of its own, however far the first has to go on, K. */
+const LEAST_SECOND_COOL_K = 30;
+
+const belowTheFirst = (firing: ResolvedFiring, segment: PurposefulSegment, first: PurposefulSegment): PurposefulSegment => ({
+  ...segment,
+  target_C: Math.min(segment.target_C, targetsOf(firing).down(first.target_C - LEAST_SECOND_COOL_K)),
+});
 
 /** The first cool goes on until the glass itself, which lags, is past setting. */
 function firstCoolTarget(firing: ResolvedFiring, { target_C }: PurposefulSegment, { simulation }: Evaluation, index: number): number {

@@ -1,6 +1,7 @@
 /** Holds a simulated schedule against every limit. Each reading names the segment that it judges. */
 import { valueOf } from '../problem';
-import { resolved, simulationOf } from './resolved';
+import { resolved } from './resolved';
+import { simulationOf } from './simulationOf';
 import type { ResolvedFiring } from './resolvedFiring';
 import type { SegmentFigures } from '../heat/figures';
 import { hottestSegment, annealSoakSegment } from '../heat/regimes';
@@ -10,17 +11,30 @@ import { naturalCooling } from '../kiln/kiln';
 import { bodyFigures, mainGlass } from '../body/body';
 import { mostDrained } from '../flow/drain';
 import { WATER_KG_M3 } from '../form/shape';
+import { RECIPES } from '../look/recipes/all';
 import { cavityOf } from '../look/shaping';
 import { exposedCoatings } from '../fit/coating';
 import { type FiringCase } from './firingCase';
 import { runLevel } from './runLevel';
+import { type UnevenCooling, coolingOf } from './unevenCooling';
 import { leastSoak } from './leastSoak';
 import { openingTemperature } from './opening';
 import type { Segment } from '../kiln/segment';
 import { pacesFrom } from './shelfPace';
 import { followed, emptyFiringOf, emptyReadings } from './emptyFiring';
 import { ENGINE_VERSION } from '../version';
-import { type Evaluation, type HeatWorkBand, type LimitName, type Reading, type ReadingUnit, TOLERANCE, brokenOf, heatWorkBand, marginOf } from './reading';
+import {
+  type Evaluation,
+  type HeatWorkBand,
+  type LimitName,
+  type Reading,
+  type ReadingUnit,
+  TOLERANCE,
+  type UnevenFigures,
+  brokenOf,
+  heatWorkBand,
+  marginOf,
+} from './reading';
 
 /** How far outside of its limits a firing is, in shares of each; nought where it keeps them all. */
 export const harmOf = ({ readings, simulation }: Pick<Evaluation, 'readings' | 'simulation'>): number =>
@@ -54,14 +68,27 @@ export function evaluate(
   valueOf(firing.work_perPa);
   const input = simulationOf(firing, segments, series);
   const asLaid = simulate(input);
-  const simulation = firing.changes ? runLevel(asLaid, simulate(simulationOf(firing, segments, series, 'level')), hottestSegment(input.segments)) : asLaid;
+  const simulation = firing.changes
+    ? runLevel(asLaid, simulate(simulationOf(firing, segments, series, 'level')), {
+        ...{ hottest: hottestSegment(input.segments), stays: !RECIPES[firing.look].levels },
+        ...(firing.uneven?.isOneBlock ? { warmsAs: warmsAs(coolingOf(firing.uneven)) } : {}),
+      })
+    : asLaid;
   const figures = simulation.segments;
   const under = figures.reduce((sum, one) => sum + one.heatWorkUnder_perPa, 0);
   const top = figures.reduce((sum, one) => sum + one.heatWorkTop_perPa, 0);
   const mean = figures.reduce((sum, one) => sum + one.heatWork_perPa, 0);
   const work_perPa = { least: Math.min(under, mean, top), mean, most: Math.max(under, mean, top) };
-  return { simulation, readings: readingsOf(firing, segments, input.segments, simulation, work_perPa), work_perPa, engine: ENGINE_VERSION };
+  const readings = readingsOf(firing, segments, input.segments, simulation, work_perPa);
+  return { simulation, readings, work_perPa, ...(firing.uneven ? { uneven: unevenFigures(coolingOf(firing.uneven)) } : {}), engine: ENGINE_VERSION };
 }
+
+/** Its inside lags the more the colder the kiln is. */
+const warmsAs = ({ setting, coldBulge_s }: UnevenCooling): number => coldBulge_s / setting.bulge_s;
+
+const unevenFigures = ({ setting, coldDip_s, coldBulge_s, plate }: UnevenCooling): UnevenFigures => ({
+  ...{ spread_s: setting.innerSpread_s, bulge_s: setting.bulge_s, dip_s: coldDip_s, coldBulge_s, plate_m: plate.depth_m },
+});
 
 /** The kiln's top is held against what is keyed; everything else against what the glass feels, the controller's offset taken off. */
 function readingsOf(

@@ -9,16 +9,11 @@ import { closedForm } from './firstGuess';
 import { differenceIn, temperatureIn } from '../units/convert';
 import { keyIn } from '../controller/keyIn';
 import { niceHold, niceRate } from './rounding';
+import { composed } from '../bodies.testCases';
 import type { FiringCase } from './firingCase';
 import { openingTemperature } from './opening';
 import type { Role } from '../kiln/segment';
 import { SETUPS } from './setups';
-
-function composed(firing: FiringCase): Composed {
-  const outcome = compose(firing);
-  if (!outcome.ok) throw new Error(outcome.problem.message);
-  return outcome.value;
-}
 
 const role = ({ segments }: Composed, name: Role) => segments.find((segment) => segment.role === name)!;
 

@@ -4,7 +4,8 @@
  * by one rule. A warm-up is made faster than its closed form where the simulation of this set-up keeps the reserve, but not
  * where a shelf helps that sees the elements from below: that is not relied on without proof.
  */
-import { resolved, simulationOf } from './resolved';
+import { resolved } from './resolved';
+import { simulationOf } from './simulationOf';
 import type { ResolvedFiring } from './resolvedFiring';
 import { rememberingSimulator } from '../heat/joints';
 import type { SimulationInput, SimulationResult } from '../heat/simulation';
@@ -71,7 +72,8 @@ export function estimatedTop_C(asked: FiringCase): number | null {
   const empty = emptyFiringOf(asked);
   if (empty) return empty.recipe.plan(empty.item, asked.setup.wet !== undefined).top?.at_C ?? null;
   const { offset_K } = asked.corrections ?? NO_CORRECTIONS;
-  const firing = resolved({ ...asked, corrections: { ...(asked.corrections ?? NO_CORRECTIONS), offset_K: 0 } });
+  // How it cools does not count for how hot it gets.
+  const firing = { ...resolved({ ...asked, corrections: { ...(asked.corrections ?? NO_CORRECTIONS), offset_K: 0 } }), uneven: null };
   if (!firing.work_perPa.ok || neverCools(firing, METRIC.temperature)) return null;
   return Math.max(...closedForm(firing).map(({ target_C }) => target_C)) + offset_K;
 }

@@ -81,7 +81,7 @@ export function resolvedEmpty(firing: FiringCase, item: EmptyItem): ResolvedFiri
       layers_m: [item.wall_m],
       sidesLag_s: 0,
     },
-    ...{ mayDiffer: false, changes: false, depth_m: all(item.wall_m), lag_s: all(lag) },
+    ...{ mayDiffer: false, changes: false, uneven: null, depth_m: all(item.wall_m), lag_s: all(lag) },
     body: emptyItemBody(item),
     setup: { ...setup, top_C: Math.min(setup.top_C ?? Infinity, EMPTY_ITEM_MATERIALS[item.of].top_C), ...(pace ? { pace } : {}) },
     work_perPa: RECIPES[firing.look].work({ body: emptyItemBody(item), works: firing.limits.works_perPa }),

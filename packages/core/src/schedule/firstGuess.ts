@@ -2,19 +2,21 @@
 import { valueOf } from '../problem';
 import { resolved } from './resolved';
 import type { ResolvedFiring } from './resolvedFiring';
+import { type Uneven, coolPullReserve } from './uneven';
+import { coolingOf } from './unevenCooling';
 import { strewnOf } from '../body/layers';
 import { exposedCoatings } from '../fit/coating';
 import { logViscosityFor, rampsWorth } from '../flow/heatWork';
 import { restrainedDifference, shearModulus } from '../glass/constants';
 import { fluidity, temperatureAt } from '../glass/viscosity';
 import { exchange } from '../heat/exchange';
-import { equalisingTime, plateTensionLag, rateWithin, solidEqualisingTime, solidTensionLag } from '../heat/quasiSteady';
+import { equalisingTime, plateTensionLag, rateWithin, slabLag, solidEqualisingTime, solidTensionLag } from '../heat/quasiSteady';
 import { HELD_SHARE } from '../heat/thermalTension';
 import { naturalCooling, settledCooling, steadyHeating } from '../kiln/kiln';
 import { RECIPES } from '../look/recipes/all';
 import { aimedWork } from '../look/work';
 import type { FiringCase } from './firingCase';
-import { leastSoak } from './leastSoak';
+import { leastSoak, soaksLower } from './leastSoak';
 import { openingTemperature } from './opening';
 import { type RoundTargets, clamp, niceHold, niceRate, roundTargets } from './rounding';
 import { INVESTMENT_WALL_M, type SetUp, overGlass, roundGlass } from './setups';
@@ -34,8 +36,12 @@ const LOWER_SOAK_LOG_ETA = 13.9;
 const ANNEALING_LOG_ETA = 12;
 const SECOND_COOL_BELOW_FIRST_K = 60;
 /** How much faster than the first cool practice takes the second and the last: what sets has set, and what pulls is held against its limit. */
-const SECOND_OVER_FIRST = 1.8;
-const LAST_OVER_FIRST = 5;
+const EVEN = { secondOverFirst: 1.8, lastOverFirst: 5 };
+/** The first cool of an uneven body is held by what stays, its last by how its rim is pulled. */
+const UNEVEN = { secondOverFirst: 2.2, lastOverFirst: 7 };
+/** The simulation sees more than the closed form, so it needs less reserve. */
+export const SIMULATED_RESERVE = 1.1;
+
 /** A kiln at full power has nothing left to hold its rate with. */
 export const KILN_PACE_SHARE = 0.9;
 /** Each climb is one of its own, however late the glass is past brittle. */
@@ -75,10 +81,6 @@ export const targetsOf = (firing: Pick<FiringCase, 'controller'>): RoundTargets 
 /** The hold of the school at the working temperature, s. */
 export const schoolHold = ({ look, school }: Pick<FiringCase, 'look' | 'school'>): number => RECIPES[look].hold_s[school.heat];
 
-/** Whether this firing soaks low: by choice, because the body is thick, or because it never gets hotter than others soak. */
-export const soaksLower = ({ school, depth_m, limits, look }: ResolvedFiring): boolean =>
-  RECIPES[look].stays || school.soak === 'lower' || (school.soak === 'auto' && depth_m.fired > limits.thick_m);
-
 /** The least hold of its soak, s. */
 export const soakedAtLeast = (firing: ResolvedFiring): number =>
   leastSoak(firing.limits, { depth_m: firing.depth_m.fired, shape: firing.firedShape, faces: firing.openFaces, low: soaksLower(firing) });
@@ -98,10 +100,14 @@ function heatPerArea({ glass, depth_m, setup, sidesLag_s }: ResolvedFiring, shap
 
 /** Tension that settles, K for each K/s, while brittle: as it is heated, sheet by sheet where they are loose, or as it is cooled. */
 function tensionLag(firing: ResolvedFiring, as: 'heated' | 'fired'): number {
-  const { glass, openFaces, depth_m, limits, sidesLag_s, setup } = firing;
+  const { glass, openFaces, depth_m, limits, sidesLag_s, setup, uneven } = firing;
   const shape = as === 'heated' ? firing.shape : firing.firedShape;
   const heldShare = limits.heldShare ?? HELD_SHARE;
   if (shape !== 'plate') return solidTensionLag(glass, depth_m[as], shape, sidesLag_s, heldShare);
+  if (uneven && as === 'fired') {
+    const { setting, coldDip_s } = coolingOf(uneven);
+    return Math.max(setting.bulge_s, (1 - glass.poisson) * coldDip_s);
+  }
   const whole_m = as === 'heated' ? depth_m.laid : depth_m.fired;
   const under = heatOf(setup.below) + glass.density_kg_m3 * glass.heatCapacity_J_kgK * (whole_m - depth_m[as]);
   return plateTensionLag(glass, depth_m[as], openFaces, under, heldShare);
@@ -109,10 +115,34 @@ function tensionLag(firing: ResolvedFiring, as: 'heated' | 'fired'): number {
 
 /** Estimate of the time constant, s, with which the body evens out at a temperature: through the glass, and into the kiln by its top. */
 export function evening(firing: ResolvedFiring, at_C: number): number {
-  const { glass, firedShape: shape, openFaces, setup } = firing;
+  const { glass, firedShape: shape, openFaces, setup, uneven } = firing;
+  if (uneven) return coolingOf(uneven).setting.evens_s;
   const depth_m = firing.depth_m.fired;
   const through = shape === 'plate' ? equalisingTime(glass, depth_m, openFaces) : solidEqualisingTime(glass, depth_m, shape);
   return through + heatPerArea(firing, shape) / Math.max(exchange(setup.faces.top, at_C, at_C), 1);
+}
+
+/**
+ * What tension stays of an uneven body, over that of its bulge held fast, by its rate: the slower it cools, the longer it still sets while
+ * the second cool, which is faster, has begun. Fitted to the model's own answers; the simulation then says what really stays.
+ */
+const staysOfBulge = (C_per_h: number): number => 1.5 + 0.6 / (1 + C_per_h / 3);
+const STAYS_ROUNDS = 4;
+
+/** First cool of an uneven body, °C/h: by what it differs by, by what stays, and, but for blocks in their mould, no faster than an even plate as deep as its thickest point. */
+export function unevenCool({ limits, glass, acrossLag_s: across, openFaces }: ResolvedFiring, uneven: Uneven): number {
+  const { thick_m, isCapped } = uneven;
+  const { setting } = coolingOf(uneven);
+  const { setting_K, settingReserve, residual_Pa } = limits;
+  const held = 3600 * rateWithin(restrainedDifference(glass, residual_Pa), uneven.bulgeReserve * setting.bulge_s, 0);
+  let stays = held;
+  for (let round = 0; round < STAYS_ROUNDS; round += 1) stays = held / staysOfBulge(stays);
+  const rates = [
+    stays / 3600,
+    rateWithin(setting_K / SIMULATED_RESERVE, setting.innerSpread_s, across),
+    ...(isCapped ? [rateWithin(setting_K / settingReserve, slabLag(glass, thick_m, openFaces), across)] : []),
+  ];
+  return 3600 * Math.min(...rates);
 }
 
 /**
@@ -168,10 +198,11 @@ export function closedForm(asked: FiringCase): PurposefulSegment[] {
   const relax = limits.relaxations / (shearModulus(glass) * fluidity(vft, soak_C));
   // No faster than the kiln follows: a rate that it never reaches tells nobody how long that takes.
   const follows = (wanted_C_per_h: number, from_C: number): number => Math.min(wanted_C_per_h, 3600 * naturalCooling(kiln, from_C));
-  const cool = perHour(limits.setting_K / limits.settingReserve, through);
-  const cooledBrittle = pulledTo(limits.pull_Pa, tensionLag(firing, 'fired'));
-  const thenCool = Math.min(SECOND_OVER_FIRST * cool, cooledBrittle);
-  const lastCool = Math.min(LAST_OVER_FIRST * cool, cooledBrittle);
+  const cool = firing.uneven ? unevenCool(firing, firing.uneven) : perHour(limits.setting_K / limits.settingReserve, through);
+  const cooledBrittle = 3600 * rateWithin(restrainedDifference(glass, limits.pull_Pa / coolPullReserve(firing)), tensionLag(firing, 'fired'), across);
+  const { secondOverFirst, lastOverFirst } = firing.uneven ? UNEVEN : EVEN;
+  const thenCool = Math.min(secondOverFirst * cool, cooledBrittle);
+  const lastCool = Math.min(lastOverFirst * cool, cooledBrittle);
   const mayWarm = Math.min(
     pulledTo(firing.warmPull_Pa, tensionLag(firing, 'heated')),
     mayClimb,

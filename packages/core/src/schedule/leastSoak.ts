@@ -4,7 +4,9 @@
  */
 import type { OpenFaces } from '../heat/quasiSteady';
 import type { Shape } from '../heat/stack';
+import { RECIPES } from '../look/recipes/all';
 import type { Limits } from './limits';
+import type { ResolvedFiring } from './resolvedFiring';
 
 const REFERENCE_M = 0.012;
 /** Over the square at which it evens out: what thick work is set up in evens out with it, and nobody waits twice as long for that. */
@@ -22,3 +24,7 @@ export function leastSoak(
   const own_s = soakOf12mm_s * ((asSlab(shape, faces) * depth_m) / REFERENCE_M) ** POWER;
   return Math.max(leastSoak_s, own_s * (low ? LOW_LONGER : 1));
 }
+
+/** Whether this firing soaks low: by choice, because the body is thick, or because it never gets hotter than others soak. */
+export const soaksLower = ({ school, depth_m, limits, look }: ResolvedFiring): boolean =>
+  RECIPES[look].stays || school.soak === 'lower' || (school.soak === 'auto' && depth_m.fired > limits.thick_m);

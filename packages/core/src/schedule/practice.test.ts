@@ -14,7 +14,8 @@ import { DEFAULT_SCHOOL, type FiringCase } from './firingCase';
 import { DEFAULT_LIMITS } from './limits';
 import { simulateFiring } from '../heat/simulate';
 import type { Shaping } from '../look/shaping';
-import { resolved, simulationOf } from './resolved';
+import { resolved } from './resolved';
+import { simulationOf } from './simulationOf';
 import { BARE_SHELF, SETUPS } from './setups';
 
 const firingOf = (sheets_m: number[], side_m: number, joined: boolean, look: Look = 'fullFuse'): FiringCase => ({

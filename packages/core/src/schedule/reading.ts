@@ -57,11 +57,27 @@ export interface HeatWorkBand {
   most: number;
 }
 
+/** By its field, for 1 K/s, s. */
+export interface UnevenFigures {
+  /** Hottest less coldest while it sets, a rim as wide as it is deep left out. */
+  spread_s: number;
+  /** How far its inside stands above the plane that fits it. */
+  bulge_s: number;
+  /** How far the coldest of its rim lies under that in a cold kiln. */
+  dip_s: number;
+  /** How far its inside stands over that there: what pulls one block while it warms. */
+  coldBulge_s: number;
+  /** The even plate that stands for it, m. */
+  plate_m: number;
+}
+
 export interface Evaluation {
   simulation: SimulationResult;
   readings: Reading[];
   /** Totals over the firing, 1/Pa. */
   work_perPa: { least: number; mean: number; most: number };
+  /** How it cools where it is no even plate. */
+  uneven?: UnevenFigures;
   /** Whose word it is; results from before engine 4 do not say. */
   engine?: string;
 }

@@ -2,7 +2,8 @@
  * The reckoning behind a reading, line by line with the figures put in, so that a person can follow it with a pencil.
  * Closed forms are given beside the simulated figure wherever there is one; they need not agree, and say so.
  */
-import { hardestLid, resolved, unlikeColumns } from './resolved';
+import { hardestLid, resolved } from './resolved';
+import { unlikeColumns } from './unlike';
 import type { ResolvedFiring } from './resolvedFiring';
 import { footprintNarrow } from '../body/footprint';
 import { hazeBell } from '../flow/harm';
@@ -19,6 +20,8 @@ import { type Evaluation, type Reading, marginOf } from './reading';
 import { INVESTMENT_PACE, INVESTMENT_WALL_M, SHELF_M } from './setups';
 import { SHELF_PAST_C, SHELF_REFERENCE_M } from './shelfPace';
 import type { FiringCase } from './firingCase';
+import { BULGE_RESERVE } from './limits';
+import { coolPullReserve } from './uneven';
 import { openingCeiling, openingTemperature } from './opening';
 import type { Segment } from '../kiln/segment';
 import { CONE_RATE_C_PER_H, coneBends } from '../emptyFiring/cones';
@@ -46,8 +49,38 @@ interface Asked {
 
 type Question = Asked & { firing: ResolvedFiring };
 
+/** What the field of an uneven body says, at the segment's own rate. */
+function fieldLines({ firing, segments, evaluation, reading, units }: Question): string[] | null {
+  const { uneven } = evaluation;
+  if (!uneven || !firing.uneven || reading.segment <= hottestSegment(segments)) return null;
+  const { acrossLag_s: across } = firing;
+  const lines = [
+    `Its heat is followed to every side, ∇·(k∇θ) = −ρc·R. What is hottest leads what is coldest by ${uneven.spread_s.toFixed(0)} s times the rate, its rim left out.`,
+    `Its inside stands ${uneven.bulge_s.toFixed(0)} s times the rate over the plane that fits it best. With a reserve of ${firing.limits.bulgeReserve ?? BULGE_RESERVE} an even plate of ${text(formatLength(uneven.plate_m, units.length))} bulges as much: the stress of that one is followed.`,
+  ];
+  const rate = segments[reading.segment].rate_C_per_h;
+  if (rate === null) return lines;
+  const settled = (rate / 3600) * (uneven.spread_s + across);
+  return [
+    ...lines,
+    `Across it in this kiln: ${across.toFixed(0)} s. At ${text(formatRate(rate, units.temperature))} that settles at ${text(formatDifference(settled, units.temperature))}.`,
+  ];
+}
+
+/** How one block in its mould is warmed; null for all else. */
+function blockLines({ firing, evaluation: { uneven } }: Question): string[] | null {
+  if (!uneven || !firing.uneven?.isOneBlock) return null;
+  return [
+    'One block fills the mould: it is warmed from all round, and its inside lags.',
+    `Measured from the plane that fits it best, in a cold kiln: ${uneven.coldBulge_s.toFixed(0)} s times the rate. It counts ${firing.limits.bulgeReserve ?? BULGE_RESERVE} times.`,
+  ];
+}
+
 /** Through and across by closed form, at the segment's own rate; nothing where it runs as fast as it can. */
-function differenceLines({ firing, segments, reading, units }: Question, as: 'laid' | 'heated' | 'fired'): string[] {
+function differenceLines(question: Question, as: 'laid' | 'heated' | 'fired'): string[] {
+  const ofField = fieldLines(question);
+  if (ofField) return ofField;
+  const { firing, segments, reading, units } = question;
   const depth_m = firing.depth_m[as];
   const shape = as === 'fired' ? firing.firedShape : firing.shape;
   const { glass, openFaces: faces, acrossLag_s: across } = firing;
@@ -134,21 +167,27 @@ function linesOf(question: Question): string[] {
   const { firing, segments, evaluation, reading, units } = question;
   const { limits, kiln, corrections, glass, viscosity: vft, depth_m, stand, workFactor } = firing;
   const segment = segments[reading.segment];
+  const cools = reading.segment > hottestSegment(segments);
   const felt_C = segment.target_C - (corrections?.offset_K ?? 0);
   switch (reading.limit) {
     case 'pull':
       return [
         `Fully held, by formula: E·α·ΔT/(1−ν), ${text(formatStress(restrainedStress(glass, kelvinFrom(1, units.temperature)), units.length))} for each °${units.temperature}.`,
-        ...differenceLines(question, 'heated'),
+        ...((cools ? null : blockLines(question)) ?? differenceLines(question, 'heated')),
+        ...(evaluation.uneven && firing.uneven && cools
+          ? [
+              `It set with the differences of that time in it: only what comes after pulls, on its faces and on its rim. In a cold kiln that lies ${evaluation.uneven.dip_s.toFixed(0)} s times the rate under its plane. It pulls by E·α·ΔT.`,
+            ]
+          : []),
         `The glass is free to bow, so the bulge of the simulated profile counts. ${Math.round(100 * (limits.heldShare ?? HELD_SHARE))} % of its straight part is added for uneven contact and shaded rims, and the difference across. Each at its greatest.`,
         ...columnLines(question),
-        `Composing stays ${limits.pullReserve} times under it.`,
+        `Composing stays ${cools ? coolPullReserve(firing) : limits.pullReserve} times under it.`,
       ];
     case 'setting':
     case 'climbing':
       return [
         ...differenceLines(question, reading.limit === 'setting' ? 'fired' : 'laid'),
-        ...(reading.limit === 'setting' ? [`Composing stays ${limits.settingReserve} times under it.`] : []),
+        ...(reading.limit === 'setting' && !firing.uneven ? [`Composing stays ${limits.settingReserve} times under it.`] : []),
       ];
     case 'even':
       return [
@@ -200,6 +239,7 @@ function linesOf(question: Question): string[] {
     case 'residual':
       return [
         'The full model: stress and structure relax by their own spectra through the cooling, force and moment in balance.',
+        ...(fieldLines(question) ?? []).slice(0, 2),
         ...(evaluation.simulation.estimates ?? []).map(({ formula, stress_Pa }) => `${formula}: ${text(formatStress(stress_Pa, units.length))}.`),
         ...(evaluation.simulation.residualFlat
           ? [`Held flat it would be ${text(formatStress(Math.max(...evaluation.simulation.residualFlat.map(({ stress_Pa }) => stress_Pa)), units.length))}.`]

@@ -5,7 +5,7 @@
 import { type Lid, lidsOf } from '../body/airWay';
 import { type BodyInput, bodyDepth, bodyFigures, mainGlass, partsDeep } from '../body/body';
 import { footprintNarrow, footprintSpan } from '../body/footprint';
-import { coverOf, edgeOf, layerDepths, rowsOf, looseOf } from '../body/layers';
+import { layerDepths, rowsOf, looseOf } from '../body/layers';
 import { exposedCoatings } from '../fit/coating';
 import type { WorkRange } from '../flow/heatWork';
 import { heightLeft } from '../flow/relief';
@@ -13,35 +13,25 @@ import { squeezeWork } from '../flow/squeeze';
 import type { GlassConstants } from '../glass/constants';
 import { type Vft, viscosityOf } from '../glass/viscosity';
 import { oneSidedLag, slabLag, solidLag } from '../heat/quasiSteady';
-import type { UnlikeColumns } from '../heat/columns';
-import type { Face } from '../heat/exchange';
 import { regimesOf } from '../heat/regimes';
-import type { SimulationInput } from '../heat/simulation';
-import type { Shape, StackLayer } from '../heat/stack';
+import type { Shape } from '../heat/stack';
 import { acrossLag } from '../kiln/kiln';
-import type { Segment } from '../kiln/segment';
 import { boundedBy } from './bounds';
 import { NO_CORRECTIONS, factorOf } from '../learn/corrections';
 import { RECIPES } from '../look/recipes/all';
 import { aimedWork, neededWork } from '../look/work';
 import type { Filled, Puddle } from '../look/recipe';
-import { widestPart } from '../look/works';
 import { designDepth } from '../look/unevenness';
 import { type Outcome, found, valueOf } from '../problem';
 import { type FiringCase, hasGlass } from './firingCase';
-import { overGlass, roundGlass, usualStand } from './setups';
+import { usualStand } from './setups';
 import type { ResolvedFiring } from './resolvedFiring';
+import { isAsGoodAsEven, sinkingWidth } from './unlike';
+import { type Uneven, unevenOf } from './uneven';
 import { resolvedEmpty, emptyFiringOf } from './emptyFiring';
 
 /** Layers of grains are counted with their neighbour: they melt into it before anything else happens. */
 const THINNEST_LAYER_M = 0.0008;
-
-/** Parts whose sinking in can be reckoned, by their width, m; null where none are laid or where they stand on nothing. */
-function sinkingWidth(body: BodyInput): number | null {
-  if (bodyFigures(body).depth.min_m === 0) return null;
-  const gappy = body.layers.filter((layer) => layer.form !== 'sheet' && coverOf(layer) < 1);
-  return widestPart(body) ?? (gappy.length > 0 ? Math.max(...gappy.map(edgeOf)) : null);
-}
 
 /**
  * Depth, m, at which a body that runs level ends, where it is deepest; its rim's travel is left out. What fills its dam goes by its
@@ -65,13 +55,14 @@ function puddleOf({ body, look, limits, setup: { shaping } }: FiringCase, work: 
 const filledBy = ({ body, look, limits, setup: { shaping } }: FiringCase): Filled | null =>
   RECIPES[look].fills?.({ body, works: limits.works_perPa, ...(shaping ? { shaping } : {}) }) ?? null;
 
-/** Depth, m, of the body that is cooled: its thickest point, more where it stays uneven, less where it has run level. */
-function firedDepth(firing: FiringCase, glass: GlassConstants, work: Outcome<WorkRange>): number {
-  const filled = filledBy(firing);
-  if (filled !== null) return filled.cooledAs_m;
+/** Depth, m, of the body that is cooled: its thickest point, less where it has run level; more where it stays uneven and has no field. */
+function firedDepth(firing: FiringCase, glass: GlassConstants, work: Outcome<WorkRange>, uneven: Uneven | null): number {
+  if (uneven !== null) return uneven.thick_m;
   const puddle = puddleOf(firing, work);
   if (puddle !== null) return puddle.depth_m;
-  return RECIPES[firing.look].levels && !firing.body.casting ? levelDepth(firing, glass, work) : designDepth(firing.body, firing.look).depth_m;
+  return RECIPES[firing.look].levels && !firing.body.casting
+    ? levelDepth(firing, glass, work)
+    : deeperBy(firing, uneven) * bodyFigures(firing.body).depth.max_m;
 }
 
 /** Deep heaps pass heat from grain to grain and from lump to lump: they are followed as so many loose layers at most. */
@@ -92,8 +83,12 @@ const inSolids = (rows: readonly number[][], { layers }: Pick<BodyInput, 'layers
     return isOne ? [...all.slice(0, -1), [...below, row]] : [...all, [row]];
   }, []);
 
-function laidLayers({ body, look }: FiringCase): number[] {
-  const { factor } = designDepth(body, look);
+/** How many times its deepest it is computed as. What is cooled by its field is warmed as deep as it is: what thick and thin places do to one another is followed beside it. */
+export const deeperBy = ({ body, look }: FiringCase, uneven: Uneven | null): number => (uneven || isAsGoodAsEven(body) ? 1 : designDepth(body, look).factor);
+
+function laidLayers(firing: FiringCase, uneven: Uneven | null): number[] {
+  const { body } = firing;
+  const factor = deeperBy(firing, uneven);
   const depths: number[] = [];
   const each = layerDepths(body);
   const rows = inSolids(rowsOf(body.layers), body).flatMap((row) => {
@@ -136,6 +131,15 @@ function wantedWork(firing: FiringCase, vft: Vft): Outcome<WorkRange> {
   return found(firing.seen ? boundedBy(usual, firing.seen, vft, firing.corrections?.offset_K ?? 0) : usual);
 }
 
+/** The main glass; radiation crosses the body as it does the glass in it that absorbs most, and not at all where one does not tell. */
+function conducting({ glasses, ...body }: BodyInput): GlassConstants {
+  const main = mainGlass({ glasses, ...body });
+  if (main.absorption_perM === undefined || glasses.every(({ absorption_perM }) => absorption_perM === main.absorption_perM)) return main;
+  const { absorption_perM: _own, ...rest } = main;
+  const told = glasses.flatMap(({ absorption_perM }) => absorption_perM ?? []);
+  return told.length < glasses.length ? rest : { ...rest, absorption_perM: Math.max(...told) };
+}
+
 const isResolved = (firing: FiringCase): firing is ResolvedFiring => 'viscosity' in firing;
 
 /** Work no larger and no deeper than this lies flat however unevenly it softens, m. */
@@ -152,15 +156,17 @@ export function resolved(firing: FiringCase): ResolvedFiring {
   if (bare) return resolvedEmpty(firing, bare.item);
   const { body, setup, kiln } = firing;
   valueOf(hasGlass(firing));
-  const glass = mainGlass(body);
+  const glass = conducting(body);
   const viscosity = viscosityOf(glass);
   const shape = body.casting?.slender ?? 'plate';
   const firedShape = filledBy(firing)?.slender ?? shape;
   const openFaces = setup.twoFaceProof ? 2 : 1;
   const work_perPa = wantedWork(firing, viscosity);
-  const layers_m = laidLayers(firing);
+  const regimes = regimesOf(glass, viscosity);
+  const uneven = unevenOf(firing, glass, regimes, filledBy(firing));
+  const layers_m = laidLayers(firing, uneven);
   const laid = layers_m.reduce((sum, one) => sum + one, 0);
-  const depth_m = { laid, heated: body.joined || body.casting ? laid : Math.max(...layers_m), fired: firedDepth(firing, glass, work_perPa) };
+  const depth_m = { laid, heated: body.joined || body.casting ? laid : Math.max(...layers_m), fired: firedDepth(firing, glass, work_perPa, uneven) };
   const puddle_m = puddleOf(firing, work_perPa)?.width_m ?? 0;
   // Free or in its mould, on what it lies it takes and gives little; proven, or told what stands all round, it does.
   const lies = firedShape !== 'plate' && openFaces === 1 && setup.around === undefined;
@@ -171,57 +177,12 @@ export function resolved(firing: FiringCase): ResolvedFiring {
     ...{ glass, viscosity, shape, firedShape, openFaces, work_perPa, layers_m, depth_m, sidesLag_s },
     warmPull_Pa: firing.limits.pull_Pa * (RECIPES[firing.look].warmsStressed ?? 1),
     workFactor: workFactorOf(firing),
-    regimes: regimesOf(glass, viscosity),
+    ...{ regimes, uneven },
     squeeze_perPa: hardestLid(firing, glass)?.work_perPa ?? 0,
     lag_s: { laid: lag(depth_m.laid, shape), heated: lag(depth_m.heated, shape), fired: lag(depth_m.fired, firedShape) },
     acrossLag_s: acrossLag(kiln, Math.max(footprintNarrow(body.footprint), puddle_m)),
     stand: setup.stand ?? usualStand(Math.max(footprintSpan(body.footprint), puddle_m)),
     mayDiffer: (!body.joined && (looseOf(body) !== null || filledBy(firing) !== null)) || isRushed(body),
-    changes: (firedShape !== shape || Math.abs(depth_m.fired - laid) > 1e-3 * laid) && RECIPES[firing.look].levels,
-  };
-}
-
-/** A body less uneven than this, by its share of the deepest, is as good as even. */
-const UNEVEN_FROM = 0.05;
-
-/** The thickest and the thinnest place of a body that is and stays uneven; null where it is even, or leaves the shelf bare. */
-export function unlikeColumns(body: BodyInput): UnlikeColumns | null {
-  const { max_m, min_m } = bodyFigures(body).depth;
-  if (min_m <= 0 || min_m > max_m * (1 - UNEVEN_FROM)) return null;
-  const { apart_m = 0 } = body.mapped ?? {};
-  // Where nothing tells, parts lie about as far apart as they are wide; else the middle is taken to be thick and the rim thin, or the other way round.
-  return { thick_m: max_m, thin_m: min_m, apart_m: apart_m > 0 ? apart_m : (sinkingWidth(body) ?? footprintNarrow(body.footprint) / 4) };
-}
-
-/** What lies on its side exchanges heat by half of its outside. */
-const halved = (face: Face): Face => (face.kind === 'open' ? { ...face, emissivity: face.emissivity / 2, convection_W_m2K: face.convection_W_m2K / 2 } : face);
-
-/** as: the body as it was laid, or as it has become once it has run level; the same for most. */
-export function simulationOf(asked: FiringCase, segments: readonly Segment[], series = false, as: 'laid' | 'level' = 'laid'): SimulationInput {
-  const { body, setup, kiln, limits, glass, corrections = NO_CORRECTIONS, layers_m, depth_m, acrossLag_s, ...firing } = resolved(asked);
-  const shape = as === 'level' ? firing.firedShape : firing.shape;
-  const sidesLag_s = shape === 'plate' ? 0 : firing.sidesLag_s;
-  const plate = shape === 'plate';
-  const depths = as === 'level' ? [depth_m.fired] : layers_m;
-  const ofGlass = depths.map((thickness_m): StackLayer => ({ of: 'glass', thickness_m: plate ? thickness_m : thickness_m / 2 }));
-  const width_m = as === 'level' ? null : widestPart(body);
-  const columns = plate && as === 'laid' ? unlikeColumns(body) : null;
-  return {
-    glass,
-    stack: plate ? [...setup.below, ...ofGlass, ...overGlass(setup)] : [...ofGlass, ...roundGlass(setup)],
-    faces: plate ? setup.faces : { top: sidesLag_s > 0 ? halved(setup.faces.top) : setup.faces.top, bottom: { kind: 'insulated' } },
-    ...(plate ? {} : { shape }),
-    ...(sidesLag_s > 0 ? { sidesLag_s } : {}),
-    segments: segments.map(({ rate_C_per_h, target_C, hold_s }) => ({ rate_C_per_h, target_C: target_C - corrections.offset_K, hold_s })),
-    kiln,
-    acrossLag_s,
-    ...(limits.heldShare === undefined ? {} : { heldShare: limits.heldShare }),
-    looseSheets: !body.joined,
-    ...(limits.gap_m === undefined ? {} : { gap_m: limits.gap_m }),
-    ...(columns === null ? {} : { columns }),
-    evenWithin_K: limits.even_K,
-    ...(width_m === null ? {} : { relief: { width_m, depth_m: bodyDepth(body) } }),
-    stress: { support: 'free', from: 'hottest' },
-    series,
+    changes: uneven !== null || ((firedShape !== shape || Math.abs(depth_m.fired - laid) > 1e-3 * laid) && RECIPES[firing.look].levels),
   };
 }

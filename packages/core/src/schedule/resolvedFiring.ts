@@ -8,6 +8,7 @@ import type { Shape } from '../heat/stack';
 import type { Outcome } from '../problem';
 import type { FiringCase } from './firingCase';
 import type { Stand } from './setups';
+import type { Uneven } from './uneven';
 
 export interface ResolvedFiring extends FiringCase {
   glass: GlassConstants;
@@ -40,8 +41,10 @@ export interface ResolvedFiring extends FiringCase {
   stand: Stand;
   /** Whether it may differ through itself as it likes once it is past brittle: loose grains and lumps until they run together, and small work whose bare coating must not linger. */
   mayDiffer: boolean;
-  /** Whether it cools at another depth than it was heated at, having run level. */
+  /** Whether it cools as another body than it was heated as: having run level, or by its field. */
   changes: boolean;
+  /** How it cools where it is no even plate; null where it is, or is a cylinder or a sphere. */
+  uneven: Uneven | null;
 }
 
 interface Depths {

@@ -1,15 +1,34 @@
 /**
- * A body that runs level is heated as it was laid and cooled at the depth it has come to. Both are simulated through the whole
- * firing and joined where the hottest segment ends: the kiln's path is that of the kiln alone, so their clocks are one.
+ * A body that runs level is heated as it was laid and cooled at the depth it has come to, or by its field. Both are simulated through the
+ * whole firing and joined where the hottest segment ends: the kiln's path is that of the kiln alone, so their clocks are one.
  */
-import type { Series } from '../heat/figures';
+import type { SegmentFigures, Series } from '../heat/figures';
 import type { SimulationResult } from '../heat/simulation';
 
-/** hottest: index of the last segment that is told by the body as it was laid. */
-export function runLevel(laid: SimulationResult, level: SimulationResult, hottest: number): SimulationResult {
+/** What heat does to glass that stays as it was laid, whichever body its differences are told by. */
+const workOn = ({ heatWork_perPa, heatWorkUnder_perPa, heatWorkTop_perPa, squeezeWork_perPa, haze_s, coating_s, reliefLeft }: SegmentFigures) => ({
+  ...{ heatWork_perPa, heatWorkUnder_perPa, heatWorkTop_perPa, squeezeWork_perPa, haze_s, coating_s, reliefLeft },
+});
+
+export interface RunLevel {
+  /** Index of the last segment that is told by the body as it was laid. */
+  hottest: number;
+  /** Whether what stood on it goes on standing. */
+  stays: boolean;
+  /** Where it is one solid from the start: its tension while it warms, over that of the body it is cooled as. */
+  warmsAs?: number;
+}
+
+export function runLevel(laid: SimulationResult, level: SimulationResult, { hottest, stays, warmsAs = 0 }: RunLevel): SimulationResult {
   if (laid.stalled) return laid;
   const { reliefLeft = null } = laid.segments[hottest] ?? {};
-  const segments = laid.segments.map((figures, i) => (i <= hottest ? figures : { ...level.segments[i], reliefLeft }));
+  const warmed = (figures: SegmentFigures, i: number): SegmentFigures => ({
+    ...figures,
+    tension_max_Pa: Math.max(figures.tension_max_Pa, warmsAs * level.segments[i].tension_max_Pa),
+  });
+  const segments = laid.segments.map((figures, i) =>
+    i <= hottest ? warmed(figures, i) : { ...level.segments[i], ...(stays ? workOn(figures) : { reliefLeft }) },
+  );
   return {
     ...level,
     segments,

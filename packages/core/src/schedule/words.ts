@@ -2,10 +2,9 @@
  * Says in words what a segment is for, what limits it and what is broken. Everything is written in the units
  * asked for; everything else comes from the readings.
  */
-import { resolved } from './resolved';
+import { resolved, deeperBy } from './resolved';
 import type { ResolvedFiring } from './resolvedFiring';
 import { bodyFigures, isSlab } from '../body/body';
-import { designDepth } from '../look/unevenness';
 import { coatingFindings } from '../fit/coating';
 import { rimToSpare } from '../flow/sag';
 import { RECIPES } from '../look/recipes/all';
@@ -19,7 +18,7 @@ import { asGlass } from './bounds';
 import type { WorkDone } from './seenWork';
 import { NO_CORRECTIONS } from '../learn/corrections';
 import { bolderSentences } from './studioLimits';
-import { soaksLower } from './firstGuess';
+import { soaksLower } from './leastSoak';
 import { standPace } from './shelfPace';
 import { impossibleFiring, shapeNotes } from './possible';
 import { emptyFiringOf } from './emptyFiring';
@@ -257,7 +256,12 @@ export function verdictOf(asked: FiringCase, { readings, simulation, work_perPa 
   if (stays)
     said.push(`About ${text(formatStress(stays.value, units.length))} of tension stays in it (limit ${text(formatStress(stays.allowed, units.length))}).`);
   said.push(...ownFigures(firing, { readings, work_perPa }, units).map(({ sentence }) => sentence));
-  said.push(...bodySentences(firing, units.length), ...shapeNotes(firing, units.length), ...cautionsOfHeat(firing, segments, work_perPa));
+  said.push(
+    ...bodySentences(firing, units.length),
+    ...unevenSentences(firing, readings, units),
+    ...shapeNotes(firing, units.length),
+    ...cautionsOfHeat(firing, segments, work_perPa),
+  );
   const left = simulation.segments[simulation.segments.length - 1]?.reliefLeft ?? null;
   if (left !== null) said.push(reliefSentence(firing.look, left));
   return said;
@@ -339,6 +343,14 @@ export const inDamSentence = (as: 'scallops' | 'wavers', rest: string, back: str
 const opensIntoLace = (rest: string): string =>
   `A film of grains, far thinner than the ${rest} at which hot glass rests: it draws together into lace or islands, and its outline stays.`;
 
+/** How far an uneven body is apart in itself, at the rates of this schedule. */
+function unevenSentences({ uneven }: ResolvedFiring, readings: readonly Reading[], { temperature }: Units): string[] {
+  const sets = readings.filter(({ limit }) => limit === 'setting');
+  if (uneven === null || sets.length === 0) return [];
+  const apart = text(formatDifference(Math.max(...sets.map(({ value }) => value)), temperature));
+  return [uneven.inMould ? `Its inside stays up to ${apart} hotter than its outside while it sets.` : `Its places are up to ${apart} apart while it sets.`];
+}
+
 /** What the body itself will do, whatever the schedule. */
 function bodySentences(firing: ResolvedFiring, unit: LengthUnit): string[] {
   const { body, look, setup } = firing;
@@ -353,19 +365,18 @@ function bodySentences(firing: ResolvedFiring, unit: LengthUnit): string[] {
     if (tendency === 'opens') said.push(opensIntoLace(rest));
     if (tendency === 'scallops' || tendency === 'wavers') said.push(inDamSentence(tendency, rest, text(formatLength(-rimMoves_m, unit))));
   }
-  const { factor } = designDepth(body, look);
   if (cavity) {
-    const [thick, as] = [cavity.thick_m, firing.depth_m.fired].map((depth) => text(formatLength(depth, unit)));
-    const uneven = thick === as ? '' : `, calculated as ${as} because thick and thin parts of a casting differ`;
-    said.push(
-      `Warmed up as it is laid; annealed by its thickest section, ${cavity.slender === 'cylinder' ? 'a rod of ' : cavity.slender === 'sphere' ? 'a ball of ' : ''}${thick}${uneven}, within its mould.`,
-    );
+    const [thick, thin] = [cavity.thick_m, cavity.thin_m].map((depth) => text(formatLength(depth, unit)));
+    const form = cavity.slender === 'cylinder' ? 'a rod of ' : cavity.slender === 'sphere' ? 'a ball of ' : '';
+    const sections = thick === thin || form !== '' ? `${form}${thick}${form === '' ? ' deep' : ''}` : `${thick} here and ${thin} there`;
+    said.push(`Warmed up as it is laid; annealed within its mould, ${sections}.`);
   } else if (firing.changes) {
     const [laid, level] = [firing.depth_m.laid, firing.depth_m.fired].map((depth) => text(formatLength(depth, unit)));
     const ends = firing.depth_m.fired < firing.depth_m.laid ? `runs down to ${level}` : `ends up ${level} deep`;
     if (laid !== level) said.push(`Laid ${laid} deep, it ${ends}: warmed up as laid, cooled and annealed as it ends.`);
   }
-  if (factor > 1.01) {
+  const factor = deeperBy(firing, firing.uneven);
+  if (factor > 1.01 && !cavity) {
     const fired = text(formatLength(firing.depth_m.fired, unit));
     said.push(`Uneven: calculated as ${fired}, ${factor.toFixed(1)} times its thickest point, because thin and thick parts differ along the piece.`);
   }

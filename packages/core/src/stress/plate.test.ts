@@ -4,7 +4,7 @@ import { LOG_VISCOSITY, logViscosity, temperatureAt, viscosityOf } from '../glas
 import { diffusivity, restrainedStress, shearModulus } from '../glass/constants';
 import { simulateFiring } from '../heat/simulate';
 import type { SimulationResult } from '../heat/simulation';
-import { simulationOf } from '../schedule/resolved';
+import { simulationOf } from '../schedule/simulationOf';
 import type { Segment } from '../kiln/segment';
 import { type Support, plateStress } from './plate';
 import { normalised, stressTimeOf } from './relaxation';

@@ -7,7 +7,7 @@ import { oneSidedLag, solidLag } from '../heat/quasiSteady';
 import { compose } from '../schedule/compose';
 import { valueOf } from '../problem';
 import type { FiringCase } from '../schedule/firingCase';
-import { simulationOf } from '../schedule/resolved';
+import { simulationOf } from '../schedule/simulationOf';
 
 const RADIUS = 0.0125;
 

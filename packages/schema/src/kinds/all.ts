@@ -60,7 +60,7 @@ const families = kind({
     plain('meltExpansion_perK', 'Expansion of the melt', '10⁻⁶/K', 1e6, OPTIONAL),
     plain('absorption_perM', 'Absorption of heat radiation, for clear thick glass', '1/m', 1, {
       optional: true,
-      hint: 'left empty, radiation through the glass is not counted: the careful side',
+      hint: 'below 2.75 µm; typically 30 for clear glass, 150 tinted, 600 dark. Left empty, as for opal, radiation through it is not counted',
     }),
     plain('hazeBears_s', 'Devitrification limit, as time at its worst', 'h', 1 / 3600, { optional: true, hint: 'left empty, as sheet does' }),
     plain('stressOptical_perPa', 'Stress-optical constant', '10⁻¹²/Pa', 1e12, OPTIONAL),

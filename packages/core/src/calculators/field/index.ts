@@ -1,4 +1,5 @@
-import { type UnevenBody, steadyCooling } from '../../field/cooling';
+import type { UnevenBody } from '../../field/body';
+import { steadyCooling } from '../../field/cooling';
 import { calculator } from '../calculator';
 
 /** What a body of changing depth does while it cools steadily. */

@@ -8,11 +8,8 @@ import { formatLength, formatMass, text } from '../../units/format';
 import { CAST_FLAWS } from '../flaws';
 import type { OwnFigure, Recipe, WorkQuestion } from '../recipe';
 import { type Cavity, cavityOf } from '../shaping';
-import { unevenBy } from '../unevenBy';
 import { byTension, laterWork, times } from '../works';
 
-/** What a casting that is thick here and thin there is cooled as at most, times its thickest section. */
-const UNEVEN = 1.5;
 /** A detail that never comes is asked to this much of what would come at last. */
 const NEARLY = 1.05;
 
@@ -81,7 +78,7 @@ export const CAST = {
     const cavity = cavityOf(shaping);
     return (
       cavity && {
-        ...{ thick_m: cavity.thick_m, thin_m: cavity.thin_m, cooledAs_m: cavity.thick_m * unevenBy(UNEVEN, cavity.thick_m, cavity.thin_m) },
+        ...{ thick_m: cavity.thick_m, thin_m: cavity.thin_m },
         ...(cavity.slender ? { slender: cavity.slender } : {}),
       }
     );
