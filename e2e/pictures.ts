@@ -66,7 +66,7 @@ await phone.press('open-rehearsal');
 await phone.press('key-for-me');
 await phone.press('rehearsal-start');
 await phone.press('run-pause');
-while (!/^Holds at 735/.test(await phone.text('run-says'))) await phone.press('run-next');
+while (!/^Holds at 7\d\d/.test(await phone.text('run-says'))) await phone.press('run-next');
 await phone.press('run-add-time');
 await phone.press('run-longer');
 await phone.find('run-changes');

@@ -48,7 +48,10 @@ test('a row is split, added, joined and removed; undo takes each back, calculate
 test('why opens the reckoning with the figures put in', async () => {
   await me.press('run-row-4');
   await me.press('why-setting');
-  expect(await me.text('why-setting-lines')).toMatch(/Simulated [\d.]+ °C; at most 5\.00 °C: \d+ % to spare\..*L²\/\(2κ\).*At [\d.]+ °C\/h they settle at/);
+  expect(await me.text('why-setting-lines')).toMatch(
+    /Simulated [\d.]+ °C; at most 5\.00 °C: \d+ % to spare\..*leads what is coldest by \d+ s times the rate.*At [\d.]+ °C\/h that settles at [\d.]+ °C/,
+  );
+  await me.sees('heat-drawing', /hottest \+[\d.]+ °C.*coldest \+[\d.]+ °C/);
   await me.expectSound('a reckoning');
 });
 

@@ -305,7 +305,7 @@ function Depths({ told: { deepest, thinnest, steepest, reach }, isAfter, body, f
       {design && firing && !isAfter && (
         <Words size="label" tone="muted">
           {design.factor > 1.005
-            ? PLAN_PANEL.leavesUneven(LOOK_NAMES[firing.look].toLowerCase(), length(design.depth_m), design.factor.toFixed(2))
+            ? PLAN_PANEL.leavesUneven(LOOK_NAMES[firing.look].toLowerCase())
             : PLAN_PANEL.levels(LOOK_NAMES[firing.look].toLowerCase(), length(design.depth_m))}
         </Words>
       )}

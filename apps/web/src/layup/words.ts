@@ -147,8 +147,7 @@ export const SKETCH_SHEET = {
 
 export const PLAN_PANEL = {
   moreParts: ['more part', 'more parts'],
-  leavesUneven: (look: string, depth: string, times: string): string =>
-    `A ${look} leaves it uneven. Its schedule is calculated for ${depth}, ${times} times its deepest. How far thick and thin reach counts too.`,
+  leavesUneven: (look: string): string => `A ${look} leaves it uneven. Its schedule goes by how thick and thin lie, and by how far each reaches.`,
   levels: (look: string, depth: string): string => `A ${look} levels it: its schedule is calculated as for ${depth}.`,
   partsByKeys: 'parts by keys',
   aPart: 'a part',

@@ -45,6 +45,7 @@ export function PolariserPanel({ firing, evaluation, photos }: PolariserPanelPro
   const written = (metres: number): string => text(formatLength(metres, length));
   return (
     <View style={{ gap: space.small }}>
+      {evaluation.uneven && <Words size="label">{POLARISER_PANEL.standsForUneven(written(depth_m))}</Words>}
       <Choice<PlateKind>
         label={POLARISER_PANEL.betweenThePolarisers}
         value={plate}

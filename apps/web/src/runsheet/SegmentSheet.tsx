@@ -10,6 +10,7 @@ import {
   brokenSentence,
   joinSegments,
   reckoningOf,
+  resolved,
   removeSegment,
   splitSegment,
   readingPhrase,
@@ -39,6 +40,7 @@ import { Why } from '@/ui/Why';
 import { Words } from '@/ui/Words';
 import { stepFrom } from '@/ui/stepFrom';
 import { Stepper } from '@/ui/Stepper';
+import { HeatDrawing } from './HeatDrawing';
 import { SEGMENT_SHEET } from './words';
 import { WORDS } from '@/ui/said';
 
@@ -89,6 +91,8 @@ export function SegmentSheet({ index, segments, firing, evaluation, unit, onRows
       return outside(SEGMENT_SHEET.rateFull(text(formatRate(RATE_AT_LEAST_C_PER_H, written)), text(formatRate(RATE_AT_MOST_C_PER_H, written))));
     return rate;
   };
+  const { uneven } = resolved(firing);
+  const rate = segment.rate_C_per_h;
   const readHold = (typed: string): Outcome<number> => {
     const hold = parseDuration(typed);
     if (hold.ok && hold.value > HOLD_AT_MOST_S) return outside(SEGMENT_SHEET.holdMost(text(formatDuration(HOLD_AT_MOST_S))));
@@ -144,7 +148,12 @@ export function SegmentSheet({ index, segments, firing, evaluation, unit, onRows
       <View role="list" aria-label={SEGMENT_SHEET.whatLimitsSay}>
         {[...broken, ...readings.filter(({ ok }) => ok)].map((reading) => (
           <View role="listitem" key={reading.limit}>
-            <Why lines={reckoningOf({ firing, segments, evaluation, reading, units })} of={readingPhrase(reading, units)} testID={`why-${reading.limit}`}>
+            <Why
+              lines={reckoningOf({ firing, segments, evaluation, reading, units })}
+              of={readingPhrase(reading, units)}
+              drawing={reading.limit === 'setting' && uneven && rate !== null ? <HeatDrawing body={uneven.body} rate_C_per_h={rate} /> : undefined}
+              testID={`why-${reading.limit}`}
+            >
               {reading.ok ? (
                 <Words size="label" tone="muted">
                   {readingPhrase(reading, units)}

@@ -35,6 +35,7 @@ export const POLARISER_VIEWS = {
 } as const;
 
 export const POLARISER_PANEL = {
+  standsForUneven: (depth: string): string => `This body is uneven: what is drawn is the even plate of ${depth} that stands for it.`,
   theseViewsPlates: 'These views are of plates; this body is none.',
   betweenThePolarisers: 'Between the polarisers',
   nothing: 'Nothing',
@@ -244,4 +245,12 @@ export const RUN_SHEET_SCREEN = {
   linesBelowAbout: 'The lines below are about the lay-up it was calculated for, not the present one:',
   atTheCheck: 'At the check',
   doneWhen: (split: string): string => `done when ${split}`,
+} as const;
+
+export const HEAT_DRAWING = {
+  section: 'Its section while it sets, the hotter the stronger.',
+  hottest: (lead: string): string => `hottest +${lead}`,
+  coldest: (lead: string): string => `coldest +${lead}`,
+  overKiln: 'Over the kiln, at the rate of this segment once that has settled.',
+  heads: ['place', 'from the middle or the left', 'over the floor'],
 } as const;

@@ -1,5 +1,5 @@
 /** What no schedule of this studio may go beyond, where it goes by other figures than usual. */
-import { STUDIO_LIMITS, STUDIO_LIMIT_NAMES, type StudioLimit, bolderLimits, limitsOf } from '@torvin/core/schedule';
+import { DEFAULT_LIMITS, STUDIO_LIMITS, STUDIO_LIMIT_NAMES, type StudioLimit, bolderLimits, limitsOf } from '@torvin/core/schedule';
 import { readFigure } from '@torvin/core/units';
 import { View } from 'react-native';
 import { useUnits } from '@/data/FormUnits';
@@ -15,6 +15,10 @@ import { STUDIO_LIMITS_WORDS } from './words';
 /** Of what is shown, by its unit. */
 const STEPS: Record<string, number> = { MPa: 0.1, psi: 10, '°C': 5, '°F': 10 };
 const DIFFERENCE_STEP = 0.5;
+
+/** Typical, and no studio's own. */
+const { pullReserve, coolPullReserve = pullReserve, settingReserve, bulgeReserve = 1 } = DEFAULT_LIMITS;
+const RESERVES = [`${pullReserve}`, `${coolPullReserve}`, `${settingReserve}`, `${bulgeReserve}`] as const;
 
 export function StudioLimits() {
   const units = useUnits();
@@ -60,6 +64,9 @@ export function StudioLimits() {
           </View>
         );
       })}
+      <Words size="label" tone="muted">
+        {STUDIO_LIMITS_WORDS.reserves(...RESERVES)}
+      </Words>
       {bolder.length > 0 && (
         <Notice tone="warn" testID="limits-bolder">
           {STUDIO_LIMITS_WORDS.bolder(bolder.map((name) => STUDIO_LIMITS_WORDS.of[name].title.toLowerCase()).join(', '))}

@@ -62,6 +62,8 @@ export const STUDIO_LIMITS_WORDS = {
     open_C: { title: 'Opened at, usual work', short: 'at most', about: 'kiln temperature at which the lid may be lifted' },
     openThick_C: { title: 'Opened at, thick or moulded work', short: 'at most', about: 'never above usual work' },
   },
+  reserves: (pull: string, coolPull: string, setting: string, bulge: string): string =>
+    `Plans keep a distance from them. They stay ${pull} times under the tension on the way, ${coolPull} times where uneven work cools. Even plates stay ${setting} times under the difference while they set. How far the inside of uneven work lags counts ${bulge} times.`,
   bolder: (names: string): string => `Bolder than usual: ${names}. Pieces are more likely to crack, at once or in use. Try it on work that can be lost.`,
   asUsual: 'All as usual',
 } as const;

@@ -12,10 +12,12 @@ export interface WhyProps {
   lines: readonly string[];
   /** What the sentence is about, for those who hear only 'why?'. */
   of: string;
+  /** Under the lines. */
+  drawing?: ReactNode;
   testID?: string;
 }
 
-export function Why({ children, lines, of, testID }: WhyProps) {
+export function Why({ children, lines, of, drawing, testID }: WhyProps) {
   const { colours } = useTheme();
   const [open, setOpen] = useState(false);
   if (lines.length === 0) return <View style={{ paddingVertical: space.hair }}>{children}</View>;
@@ -44,6 +46,7 @@ export function Why({ children, lines, of, testID }: WhyProps) {
               {line}
             </Words>
           ))}
+          {drawing}
         </View>
       )}
     </View>
