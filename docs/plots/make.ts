@@ -9,6 +9,10 @@ import { TYPICAL_KILN } from '@torvin/core/kiln';
 import { RECIPES, TYPICAL_WORKS } from '@torvin/core/look';
 import { BARE_SHELF, DEFAULT_LIMITS, DEFAULT_SCHOOL, type FiringCase, brokenOf, compose, simulationOf } from '@torvin/core/schedule';
 import { BODIES, FIGURES_FILE, type Figures, figuresOf } from '../../packages/core/src/bodies.testCases';
+import { conductedByOrdinates } from '../../benchmarks/discreteOrdinates';
+import { drawnBodies, opinionOn } from '../../benchmarks/drawnBodies';
+import { radiantConductivity, transparentShare } from '../../packages/core/src/heat/clearGlass';
+import { type UnevenBody, steadyCooling } from '../../packages/core/src/field';
 import { type Chart, type Curve, drawn } from './chart';
 
 const HERE = import.meta.dirname ?? 'docs/plots';
@@ -189,7 +193,76 @@ function firing(): Chart {
   };
 }
 
-const CHARTS: Record<string, () => Chart> = { viscosity, convergence, residualStress, looks, sag, firing };
+/** How far the middle of a bar lags, over short²/κ for 1 K/s: by the series for a rectangle, its long side so many times its short one. */
+function barLag(times: number): number {
+  const terms = range(0, 39, 40).map((n) => (-1) ** n / ((2 * n + 1) ** 3 * Math.cosh(((2 * n + 1) * Math.PI * times) / 2)));
+  return 1 / 8 - (4 / Math.PI ** 3) * terms.reduce((sum, one) => sum + one, 0);
+}
+
+/** Error of the field's middle against closed forms, faces held at the kiln. */
+function field(): Chart {
+  const short_m = 0.06;
+  const held = { top: 'held', side: 'held', bottom: 'held' } as const;
+  const ended = { ...held, side: 0 } as const;
+  const bodies: [name: string, body: Omit<UnevenBody, 'level' | 'glass'>, over: number][] = [
+    ['plate', { shape: 'section', parts: [{ width_m: 0.1, depth_m: short_m }], exchange_W_m2K: ended }, 1 / 8],
+    ['square bar', { shape: 'section', parts: [{ width_m: short_m, depth_m: short_m }], exchange_W_m2K: held }, barLag(1)],
+    ['bar 2:1', { shape: 'section', parts: [{ width_m: 2 * short_m, depth_m: short_m }], exchange_W_m2K: held }, barLag(2)],
+  ];
+  return {
+    title: 'How far the middle lags: error of the field against closed forms, and as the square of a cell',
+    x: { name: 'cell, share of the depth', from: 0.01, to: 0.2, log: true },
+    y: { name: 'relative error', from: 1e-5, to: 1e-1, log: true },
+    curves: [
+      ...bodies.map(([name, body, over]) => ({
+        name,
+        points: [61, 31, 15, 7].map((fineness) => {
+          const { lead_s } = steadyCooling({ ...body, level: 'bottom', glass: SOFT_90, fineness });
+          return [1 / fineness, Math.abs((lead_s * diffusivity(SOFT_90)) / (over * short_m ** 2) - 1)] as const;
+        }),
+      })),
+      { name: 'second order', dashed: true, points: [0.0125, 0.125].map((h) => [h, h * h] as const) },
+    ],
+  };
+}
+
+/** Of every drawn body, what stays in it as it is told and by the second solver. */
+function secondField(): Chart {
+  const points = drawnBodies({ castings: 20, tacked: 60 }).map(opinionOn);
+  const most = 1.1;
+  return {
+    title: '80 uneven bodies as composed: tension left, as told and by a solver that shares no code',
+    x: { name: 'MPa, by the second solver', from: 0, to: most },
+    y: { name: 'MPa, as told', from: 0, to: most },
+    curves: [
+      { name: 'the same', points: [0, most].map((one) => [one, one] as const) },
+      { name: '1.15 times', dashed: true, points: [0, most / 1.15].map((one) => [one, 1.15 * one] as const) },
+    ],
+    marks: points.map(({ residual_Pa, ours_Pa }) => ({ at: [residual_Pa / 1e6, ours_Pa / 1e6] as const })),
+  };
+}
+
+/** What radiation adds to the conductivity of clear glass, as the engine has it and by discrete ordinates across a straight profile. */
+function radiation(): Chart {
+  const absorption_perM = 10;
+  const depths = range(0, 1, 25).map((share) => 0.002 * 100 ** share);
+  return {
+    title: 'What radiation adds to clear glass, which conducts 1.2 by itself',
+    x: { name: 'mm deep', from: 2, to: 200, log: true },
+    y: { name: 'W/(m·K)', from: 0.01, to: 30, log: true },
+    curves: [800, 480].flatMap((at_C) => {
+      const kelvin = at_C + 273.15;
+      const ordinates = (depth_m: number): number =>
+        transparentShare(kelvin) * conductedByOrdinates({ depth_m, absorption_perM, kelvin, emissivity: 0.4, refraction: 1.5 });
+      return [
+        { name: `ordinates, ${at_C} °C`, dashed: true, points: depths.map((depth_m) => [1000 * depth_m, ordinates(depth_m)] as const) },
+        { name: `as taken, ${at_C} °C`, points: depths.map((depth_m) => [1000 * depth_m, radiantConductivity({ absorption_perM }, at_C, depth_m)] as const) },
+      ];
+    }),
+  };
+}
+
+const CHARTS: Record<string, () => Chart> = { viscosity, convergence, residualStress, looks, sag, firing, field, secondField, radiation };
 for (const [name, chart] of Object.entries(CHARTS)) writeFileSync(join(HERE, `${name}.svg`), drawn(chart()));
 
 const minutes = (seconds: number): string => (seconds < 5400 ? `${Math.round(seconds / 60)} min` : `${(seconds / 3600).toFixed(1)} h`);

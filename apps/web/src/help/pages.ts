@@ -47,7 +47,7 @@ export const HELP_PAGES: readonly HelpPage[] = [
     title: 'Run sheet',
     what: 'The schedule, time running down. A row opens to say why it is so; a bead is dragged or stepped, and all that follows answers.',
     figures: 'Skin and core are calculated through the thickness; stress from the cooling through the annealing range. Stress is an estimate.',
-    terms: ['annealing point, strain point, softening point', 'squeeze', 'heat work', 'core–surface difference', 'limit'],
+    terms: ['annealing point, strain point, softening point', 'squeeze', 'heat work', 'core–surface difference', 'hottest–coldest difference', 'limit'],
     more: [
       { doc: 'features', heading: 'Run sheet' },
       { doc: 'model', heading: 'Heat' },

@@ -24,7 +24,7 @@ export interface ComposedRowProps {
   /** Of the row, and after 'take-' of its button. */
   id: string;
   kind: 'school' | 'stands';
-  /** Figures told, by their names in what changes. */
+  /** Figures told, by their names in what changes; what a body has none of is left out. */
   tells: readonly { what: string; words(figure: string): string }[];
 }
 
@@ -33,10 +33,10 @@ export function ComposedRow({ name, about, firing, taken, unit, working, onTake,
   const units = useUnits();
   const { value, problem } = useComputed('compose', { ...firing, units });
   const figures = value ? consequences({ firing, evaluation: value }, { firing, evaluation: value }, units) : [];
-  const figure = (what: string): string => {
+  const told = tells.flatMap(({ what, words }) => {
     const found = figures.find((one) => one.what === what);
-    return found ? text(found.after) : '–';
-  };
+    return found ? [words(text(found.after))] : [];
+  });
   const work = value?.segments[hottestSegment(value.segments)];
   const broken = value ? brokenOf(value.readings).length : 0;
   return (
@@ -64,9 +64,7 @@ export function ComposedRow({ name, about, firing, taken, unit, working, onTake,
       {problem && <Words tone="warn">{problem.message}</Words>}
       {value && work && (
         <>
-          <Words>
-            {`${[COMPOSED_ROW.for(text(formatTemperature(work.target_C, unit)), text(formatDuration(work.hold_s))), ...tells.map(({ what, words }) => words(figure(what)))].join('; ')}.`}
-          </Words>
+          <Words>{`${[COMPOSED_ROW.for(text(formatTemperature(work.target_C, unit)), text(formatDuration(work.hold_s))), ...told].join('; ')}.`}</Words>
           {broken > 0 && (
             <Words tone="warn" bold>
               {COMPOSED_ROW.breaks(broken)}

@@ -3,6 +3,7 @@ import {
   type Evaluation,
   type FiringCase,
   TERMS,
+  differenceName,
   heatWorkBand,
   heatWorkFigures,
   marginOf,
@@ -68,7 +69,8 @@ function figuresOf(firing: FiringCase, { readings, work_perPa, simulation }: Eva
   const { temperature: unit, length } = units;
   const otherLength = otherUnits(units).length;
   const { limits } = firing;
-  const setting = Math.max(0, ...readings.filter(({ limit }) => limit === 'setting').map(({ value }) => value));
+  const sets = readings.filter(({ limit }) => limit === 'setting');
+  const setting = Math.max(0, ...sets.map(({ value }) => value));
   // The one nearest to its limit: what is warmed with stress in it bears less on the way up than on the way down.
   const [pull = { value: 0, allowed: limits.pull_Pa, ok: true }] = readings
     .filter(({ limit }) => limit === 'pull')
@@ -80,7 +82,7 @@ function figuresOf(firing: FiringCase, { readings, work_perPa, simulation }: Eva
   return [
     {
       testID: 'live-core-skin',
-      label: 'core–surface',
+      label: differenceName(sets.find(({ places }) => places)),
       value: formatDifference(setting, unit),
       other: formatDifference(setting, otherTemperature(unit)),
       share: setting / limits.setting_K,

@@ -28,7 +28,7 @@ const TELLS = [
   { what: WORDS.inAll, words: (figure: string) => SCHOOL_PANEL.inAll(figure) },
   { what: 'devit', words: (figure: string) => SCHOOL_PANEL.devit(figure) },
   { what: SCHOOL_PANEL.stressLeft, words: (figure: string) => SCHOOL_PANEL.left(figure) },
-  { what: WORDS.coreToSurface, words: (figure: string) => WORDS.coreToSurfaceOf(figure) },
+  ...[WORDS.coreToSurface, WORDS.hottestToColdest].map((what) => ({ what, words: (figure: string) => WORDS.named(what, figure) })),
 ];
 
 /** Nothing of glass: to its cone faster and hotter, or slower with a hold. */

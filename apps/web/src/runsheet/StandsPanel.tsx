@@ -23,7 +23,7 @@ const COSTS: Record<(typeof STANDS)[number], string> = {
 
 const TELLS = [
   { what: WORDS.inAll, words: (figure: string) => STANDS_PANEL.inAll(figure) },
-  { what: WORDS.coreToSurface, words: (figure: string) => WORDS.coreToSurfaceOf(figure) },
+  ...[WORDS.coreToSurface, WORDS.hottestToColdest].map((what) => ({ what, words: (figure: string) => WORDS.named(what, figure) })),
   { what: 'tension', words: (figure: string) => STANDS_PANEL.tensionWay(figure) },
   { what: STANDS_PANEL.stressLeft, words: (figure: string) => STANDS_PANEL.left(figure) },
 ];

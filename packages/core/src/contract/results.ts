@@ -103,6 +103,7 @@ export const ReadingSchema = z
     unit: z.enum(['C', 'K', 'K/h', 'Pa', '1/Pa', 's', '1']),
     ok: z.boolean(),
     note: z.literal(true).optional().meta({ description: 'Told beside another figure that decides: it breaks nothing' }),
+    places: z.literal(true).optional().meta({ description: 'Of an uneven body that sets: between the hottest and the coldest of its places' }),
     band: z
       .object({ shown: figure(''), least: figure(''), most: figure('') })
       .optional()

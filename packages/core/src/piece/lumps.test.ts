@@ -62,12 +62,14 @@ test('their size decides: flat ones are squeezed, thick ones warmed slowly, smal
   expect(billets).toBeLessThan(strips / 1.5);
 });
 
-test('each of them bears its own difference: what is warmed is never thinner than one', () => {
+test('each of them bears its own difference: only what is left over under whole ones is thinner', () => {
   for (const [perArea, thick_mm] of [
     [42, 6],
     [42, 22],
     [10, 22],
     [400, 15],
-  ])
-    expect(Math.min(...resolved(firing(lumps(perArea, thick_mm, 60))).layers_m)).toBeGreaterThanOrEqual(thick_mm / 1000 - 1e-12);
+  ]) {
+    const [lowest, ...above] = resolved(firing(lumps(perArea, thick_mm, 60))).layers_m;
+    expect(Math.min(...(above.length > 0 ? above : [lowest]))).toBeGreaterThanOrEqual(thick_mm / 1000 - 1e-12);
+  }
 });

@@ -133,7 +133,10 @@ function readingsOf(
     }
     if (one.tension_max_Pa > 0) read('pull', i, one.tension_max_Pa, climbs ? firing.warmPull_Pa : limits.pull_Pa, 'Pa');
     if (one.spread_climbing_K > 0 && climbs && !firing.mayDiffer) read('climbing', i, one.spread_climbing_K, limits.climbing_K, 'K');
-    if (one.spread_setting_K > 0) read('setting', i, one.spread_setting_K, limits.setting_K, 'K');
+    if (one.spread_setting_K > 0) {
+      const setting = { limit: 'setting', segment: i, value: one.spread_setting_K, allowed: limits.setting_K, unit: 'K', sense: 'atMost' } as const;
+      readings.push(judged({ ...setting, ...(firing.uneven && i > hottest ? { places: true } : {}) }));
+    }
   });
 
   const wanted = valueOf(firing.work_perPa);

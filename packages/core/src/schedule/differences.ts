@@ -2,12 +2,12 @@
 import { RECIPES } from '../look/recipes/all';
 import type { TemperatureUnit, Units } from '../units/convert';
 import { type Figure, formatDifference, formatDuration, formatRate, formatStress, formatTemperature, text } from '../units/format';
-import { type Evaluation, type LimitName, heatWorkBand } from './reading';
+import { type Evaluation, type LimitName, type Reading, heatWorkBand } from './reading';
 import type { FiringCase } from './firingCase';
 import type { PurposefulSegment } from '../kiln/segment';
 import { emptyFiringOf } from './emptyFiring';
 import { paceOfEmpty } from './emptyFiringWords';
-import { ownFigures } from './words';
+import { differenceName, ownFigures } from './words';
 import { ROLE_NAMES } from './roles';
 
 type Pair = [before: PurposefulSegment | null, after: PurposefulSegment | null];
@@ -62,7 +62,7 @@ export interface Judgement {
 
 const percent = (share: number): Figure => ({ figure: `${Math.round(share * 100)}`, unit: '%' });
 
-function worst({ readings }: Evaluation, limit: LimitName): { value: number; allowed: number } | null {
+function worst({ readings }: Evaluation, limit: LimitName): Reading | null {
   const own = readings.filter((reading) => reading.limit === limit);
   return own.length === 0 ? null : own.reduce((most, reading) => (reading.value > most.value ? reading : most));
 }
@@ -75,6 +75,7 @@ function outcome({ firing, evaluation }: Judgement, { temperature: unit, length 
   const squeeze = worst(evaluation, 'squeeze');
   const haze = worst(evaluation, 'haze');
   const residual = worst(evaluation, 'residual');
+  const setting = worst(evaluation, 'setting');
   const relief = simulation.segments.at(-1)?.reliefLeft ?? null;
   return [
     ['heat work', emptyFiringOf(firing) ? NONE : percent(heatWorkBand(firing, work).shown)],
@@ -82,7 +83,7 @@ function outcome({ firing, evaluation }: Judgement, { temperature: unit, length 
     ['relief standing', relief === null ? NONE : percent(relief)],
     ['devit', haze ? formatDuration(haze.value) : NONE],
     ['stress left', residual ? formatStress(residual.value, length) : NONE],
-    ['core–surface', formatDifference(worst(evaluation, 'setting')?.value ?? 0, unit)],
+    [differenceName(setting), formatDifference(setting?.value ?? 0, unit)],
     ['tension', formatStress(worst(evaluation, 'pull')?.value ?? 0, length)],
     ['in all', formatDuration(simulation.total_s)],
   ];

@@ -46,6 +46,8 @@ export interface Reading {
   ok: boolean;
   /** Told beside another figure that decides: it breaks nothing. */
   note?: true;
+  /** Of an uneven body that sets: between the hottest and the coldest of its places. */
+  places?: true;
   /** Of heat work: how it is told, once for both its limits; older results have none. */
   band?: HeatWorkBand;
 }

@@ -69,10 +69,12 @@ function firedDepth(firing: FiringCase, glass: GlassConstants, work: Outcome<Wor
 const SLICES_AT_MOST = 8;
 const LEAST_SLICE_M = 0.003;
 
-/** A row as it warms: whole, or in slices as thick as one grain or lump where it is a deep heap of them. */
+/** A row as it warms: whole, or in slices as thick as one grain or lump where it is a deep heap of them; what is left over lies under them. */
 function slices(deep_m: number, loose_m: number | null): number[] {
-  const count = loose_m === null ? 1 : Math.max(1, Math.min(SLICES_AT_MOST, Math.floor(deep_m / Math.max(loose_m, LEAST_SLICE_M))));
-  return Array.from({ length: count }, () => deep_m / count);
+  const each_m = Math.max(loose_m ?? deep_m, LEAST_SLICE_M, deep_m / SLICES_AT_MOST);
+  const count = Math.max(1, Math.floor(deep_m / each_m + 1e-9));
+  const over_m = deep_m - count * each_m;
+  return over_m < LEAST_SLICE_M ? Array.from({ length: count }, () => deep_m / count) : [over_m, ...Array.from({ length: count }, () => each_m)];
 }
 
 /** The rows that warm as one: each by itself, those of what was fused before together. */

@@ -11,7 +11,7 @@ import { reckoningOf } from './reckoning';
 import { resolved } from './resolved';
 import { coolingOf } from './unevenCooling';
 import { setUpOf } from './setups';
-import { verdictOf } from './words';
+import { readingPhrase, verdictOf } from './words';
 
 interface Sections {
   thick_m: number;
@@ -82,6 +82,32 @@ test('a mould that one block fills is warmed as that block, far slower than one 
   expect(reckoningOf({ firing: block, ...at, reading: warmed, units: METRIC }).join(' ')).toMatch(
     /One block fills the mould: .* Measured from the plane that fits it best, in a cold kiln: \d+ s times the rate/,
   );
+});
+
+test('a mould filled with billets warms as billets: the thicker one is the slower, and never as slow as one block', () => {
+  const block = casting({ thick_m: 0.1, thin_m: 0.08 });
+  const of = (thick_m: number): FiringCase => ({
+    ...block,
+    body: { ...block.body, layers: [{ form: 'chunks', glass: 0, perArea_kg_m2: 227, thick_m, wide_m: 2 * thick_m }] },
+  });
+  const rates = [of(0.02), of(0.035), of(0.05), block].map((firing) => rateOf(firing, 'warmUp'));
+  expect(rates).toEqual(rates.toSorted((a, b) => b - a));
+  expect(rates[2]).toBeGreaterThan(1.3 * rates[3]);
+  // Whole billets, what is left over under them.
+  expect(resolved(of(0.05)).layers_m.map((one) => Math.round(1000 * one))).toEqual([40, 50]);
+});
+
+test('what an uneven body sets by is told between its hottest and its coldest place, and of an even one between core and surface', () => {
+  const phrase = (firing: FiringCase): string => {
+    const { segments, evaluation } = composed(firing);
+    const first = segments.findIndex(({ role }) => role === 'firstCool');
+    return readingPhrase(
+      evaluation.readings.find(({ limit, segment }) => limit === 'setting' && segment === first)!,
+      METRIC,
+    );
+  };
+  expect(phrase(casting({ thick_m: 0.05, thin_m: 0.04 }))).toMatch(/^hottest–coldest [\d.]+ of 5 °C$/);
+  expect(phrase(bodyNamed('two sheets, full fuse'))).toMatch(/^core–surface [\d.]+ of 5 °C$/);
 });
 
 describe('more of what holds heat is never quicker', () => {

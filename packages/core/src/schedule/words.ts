@@ -30,6 +30,8 @@ import type { OwnFigure } from '../look/recipe';
 /** Words that not everybody uses, each in a sentence; by the name that a figure stands under. */
 export const TERMS: Readonly<Record<string, string>> = {
   'core–surface': 'How much warmer the middle of the glass is than its outside, or colder: what is left of it while the glass sets stays in it as stress.',
+  'hottest–coldest':
+    'How much hotter one place of an uneven body is than another, its rim left out: what is left of it while the glass sets stays in it as stress.',
   'heat work': 'What heat has done to the glass, temperature and time together: cooler for longer does the same as hotter for a while.',
   tension: 'How hard the glass is pulled within itself while it warms or cools; glass takes being pressed and breaks by being pulled.',
   squeeze: 'A hold before the rim seals, in which sheets settle and the air between them leaves.',
@@ -123,6 +125,11 @@ export function heatWorkFigures({ shown, least, most }: HeatWorkBand): { figure:
 const bandOf = ({ band, limit, value, allowed }: Reading): HeatWorkBand =>
   band ?? { shown: value / allowed, least: limit === 'workLeast' ? 1 : 0, most: limit === 'workMost' ? 1 : Infinity };
 
+export type DifferenceName = 'core–surface' | 'hottest–coldest';
+
+/** Between what a difference lies. */
+export const differenceName = (reading: Pick<Reading, 'places'> | null | undefined): DifferenceName => (reading?.places ? 'hottest–coldest' : 'core–surface');
+
 /** One reading as a short phrase: 'core–surface 2.6 of 5 °C'. */
 export function readingPhrase(reading: Reading, { temperature: unit, length }: Units): string {
   const { value, allowed } = reading;
@@ -144,9 +151,8 @@ export function readingPhrase(reading: Reading, { temperature: unit, length }: U
     case 'pull':
       return `tension ${formatStress(value, length).figure} of ${text(formatStress(allowed, length))}`;
     case 'climbing':
-      return `core–surface ${ofDegrees(value, allowed, unit)}`;
     case 'setting':
-      return `core–surface ${ofDegrees(value, allowed, unit)}`;
+      return `${differenceName(reading)} ${ofDegrees(value, allowed, unit)}`;
     case 'even':
       return `${formatDifference(value, unit).figure} apart of ${text(formatDifference(allowed, unit))}`;
     case 'squeeze':
