@@ -93,6 +93,7 @@ export function againstPlainC(input: SimulationInput): void {
     }
     compare(program, 'heat alone, fixed steps', { ...input, steps: 'fixed', stress: undefined });
     compare(program, 'heat and stress, fixed steps', { ...input, steps: 'fixed', stress: { support: 'free' } });
+    compare(program, 'heat alone, error-controlled', { ...input, stress: undefined });
     compare(program, 'heat and stress, error-controlled', { ...input, stress: { support: 'free' } });
   } finally {
     rmSync(folder, { recursive: true, force: true });

@@ -80,10 +80,26 @@ function growingMean(before: number, after: number): number {
   return (sum / 2) * (1 - (grows * grows) / 3);
 }
 
-/** Before the first step: as warm all through. */
+/** Before the first step: as warm all through. Written out: an object put together of others keeps its figures boxed one by one, and each step sets them all. */
 const evenAt = (mean: number, haze: number): Running => ({
-  ...{ mean, haze, rate: 0, across: 0, sides: 0, fluidityBelow: 0, fluidityMean: 0, fluidityAbove: 0, open: openRim(0), workSoFar: 0 },
-  ...{ coldest: mean, through: 0, setThrough: 0, setPull: 0, spread: 0, spreadBefore: 0, sampled_C: NaN, sampled_s: 0 },
+  mean,
+  rate: 0,
+  across: 0,
+  sides: 0,
+  fluidityBelow: 0,
+  fluidityMean: 0,
+  fluidityAbove: 0,
+  haze,
+  open: openRim(0),
+  workSoFar: 0,
+  coldest: mean,
+  through: 0,
+  setThrough: 0,
+  setPull: 0,
+  spread: 0,
+  spreadBefore: 0,
+  sampled_C: NaN,
+  sampled_s: 0,
 });
 
 /** Follows one simulation; the body's temperatures are read after every step. */

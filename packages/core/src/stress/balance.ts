@@ -23,6 +23,9 @@ export function leversOf(height_m: Float64Array): Levers {
   return { weight, arm, weightArm: weight.map((one, i) => one * arm[i]), weightArm2: weight.map((one, i) => one * arm[i] ** 2) };
 }
 
+const EVEN = new Float64Array(5);
+const ODD = new Float64Array(5);
+
 /** Sets the uniform strain, and what it bends by, 1/m, that balance what the nodes carry, Pa, against their stiffness, Pa; free: what each would strain by alone. */
 export function balance(
   { weight, weightArm, weightArm2 }: Levers,
@@ -32,19 +35,19 @@ export function balance(
   free: Float64Array,
   into: { strain: number; bend: number },
 ): void {
-  let a00 = 0;
-  let a01 = 0;
-  let a11 = 0;
-  let b0 = 0;
-  let b1 = 0;
+  // Even and odd nodes are summed up apart, as in two lanes of a vector.
+  EVEN.fill(0);
+  ODD.fill(0);
   for (let i = 0; i < weight.length; i += 1) {
+    const sums = i % 2 === 0 ? EVEN : ODD;
     const load = stiff[i] * free[i] - carry[i];
-    a00 += weight[i] * stiff[i];
-    a01 += weightArm[i] * stiff[i];
-    a11 += weightArm2[i] * stiff[i];
-    b0 += weight[i] * load;
-    b1 += weightArm[i] * load;
+    sums[0] += weight[i] * stiff[i];
+    sums[1] += weightArm[i] * stiff[i];
+    sums[2] += weightArm2[i] * stiff[i];
+    sums[3] += weight[i] * load;
+    sums[4] += weightArm[i] * load;
   }
+  const [a00, a01, a11, b0, b1] = [EVEN[0] + ODD[0], EVEN[1] + ODD[1], EVEN[2] + ODD[2], EVEN[3] + ODD[3], EVEN[4] + ODD[4]];
   if (support === 'flat') {
     into.strain = b0 / a00;
     into.bend = 0;

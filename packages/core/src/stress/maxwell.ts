@@ -34,6 +34,7 @@ export function maxwellOf(glass: GlassConstants, structure: Structure, modulus: 
   const count = terms.length;
   const weight = Float64Array.from(terms, (term) => term.weight);
   const pace = Float64Array.from(terms, ({ ratio }) => 1 / ratio);
+  const time = Float64Array.from(terms, ({ ratio }) => ratio);
 
   // Each term's stress is that of parts plus grip times taken: what the last step put in is added when the next one begins.
   const parts = new Float64Array(n * count);
@@ -98,6 +99,7 @@ export function maxwellOf(glass: GlassConstants, structure: Structure, modulus: 
         }
         if (isElastic[i] === 1) release(i);
         const put = taken[i];
+        const perWent = 1 / went;
         let stiff = 1;
         let carry = stress[i];
         let k = 0;
@@ -106,7 +108,7 @@ export function maxwellOf(glass: GlassConstants, structure: Structure, modulus: 
           const x = went * pace[k];
           if (x < STANDS_STILL) break;
           const lost = lostBy(x);
-          const onMean = lostOnMean(x, lost);
+          const onMean = lostOnMean(x, lost, perWent * time[k]);
           const part = parts[at] + grip[at] * put;
           const fades = lost * part;
           parts[at] = part - fades;

@@ -18,6 +18,12 @@ export const STANDS_STILL = 1e-7;
 /** What has passed where the glass is fluid. */
 export const FLUID = Infinity;
 
+/** e^(−x) for x of either sign; beyond the table nothing. */
+function decayOf(x: number): number {
+  if (x >= 0) return x > DECAY_END ? 0 : decayWithin(x);
+  return x < -DECAY_END ? Math.exp(-x) : 1 / decayWithin(-x);
+}
+
 export interface Structure {
   readonly materials: readonly Material[];
   /** Mean stress relaxation times that passed in the step; FLUID where it holds nothing, 0 where all terms stand still. */
@@ -45,6 +51,7 @@ export function structureOf(glasses: readonly GlassConstants[], temperature: Flo
   const weight = Float64Array.from(terms, (term) => term.weight);
   /** How much faster than the mean time of stress each term is. */
   const pace = Float64Array.from(terms, ({ ratio }) => 1 / (ratio * structureOverStress));
+  const time = Float64Array.from(terms, ({ ratio }) => ratio * structureOverStress);
   const fastest = Math.max(pace[0], 1 / Math.min(...stress.map(({ ratio }) => ratio)));
 
   const before = Float64Array.from(temperature);
@@ -71,6 +78,7 @@ export function structureOf(glasses: readonly GlassConstants[], temperature: Flo
     allFluid: false,
     step() {
       const { dt_s } = clock;
+      const perSecond = 1 / dt_s;
       let of = materials[0];
       let { fluid_C, solid, structural, perAnnealing_Hz, curve_K, T0_C, glassy_K, offset } = of;
       let fluid = 0;
@@ -100,25 +108,26 @@ export function structureOf(glasses: readonly GlassConstants[], temperature: Flo
         const middle_K = (T0 + T1) / 2 + KELVIN_AT_0_C;
         const fictive_K = Tf + KELVIN_AT_0_C;
         const slower = (curve_K * middle_K * fictive_K + glassy_K * (fictive_K - middle_K) * over) / (over * middle_K * fictive_K) - offset;
-        const went = over <= 0 || slower > DECAY_END ? 0 : dt_s * perAnnealing_Hz * (slower >= 0 ? decayWithin(slower) : Math.exp(-slower));
+        const went = over <= 0 ? 0 : dt_s * perAnnealing_Hz * decayOf(slower);
         if (went * fastest < STANDS_STILL) {
           passed[i] = 0;
           strain[i] = solid * dT;
           fictiveRate[i] = 0;
           continue;
         }
+        const perWent = 1 / went;
         let moved = 0;
         for (let k = 0, at = i * count; k < count; k += 1, at += 1) {
           const x = went * pace[k];
           if (x < STANDS_STILL) break;
           const lost = lostBy(x);
           const was = fictive[at];
-          const moves = dT * lostOnMean(x, lost) - lost * (was - T0);
+          const moves = dT * lostOnMean(x, lost, perWent * time[k]) - lost * (was - T0);
           fictive[at] = was + moves;
           moved += weight[k] * moves;
         }
         fictiveMean[i] += moved;
-        fictiveRate[i] = moved / dt_s;
+        fictiveRate[i] = moved * perSecond;
         passed[i] = went;
         strain[i] = solid * dT + structural * moved;
       }
