@@ -110,7 +110,7 @@ test('each school is calculated for this body, compiled in the worker, and can b
 test('each set-up is calculated for this body, side by side, and can be taken', async () => {
   await me.press('fold-stands');
   const hours = async (kind: string): Promise<number> => {
-    const words = await me.sees(`stands-${kind}`, /in all; core–surface [\d.]+ °C; tension on the way [\d.]+ MPa; [\d.]+ MPa left/);
+    const words = await me.sees(`stands-${kind}`, /in all; hottest–coldest [\d.]+ °C; tension on the way [\d.]+ MPa; [\d.]+ MPa left/);
     const [, whole, rest = '0'] = /(\d+) h ?(\d*) in all/.exec(words) ?? [];
     return Number(whole) + Number(rest || 0) / 60;
   };

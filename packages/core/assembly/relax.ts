@@ -388,6 +388,7 @@ export function step(n: i32, structureTerms: i32, stressTerms: i32, flat: i32): 
     const base = fictive + i * (structureTerms as usize);
     let moved = none;
     let k: usize = 0;
+    // Of which node the terms from k on stand still.
     let ends = BOTH;
     for (; k < structureEnd; k += 8) {
       const x = f64x2.mul(went, v128.load64_splat(STRUCTURE_PACE + k));

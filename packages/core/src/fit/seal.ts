@@ -7,7 +7,7 @@
 import { ROOM_C } from '../units/physical';
 import type { GlassConstants } from '../glass/constants';
 import { temperatureAt, viscosityOf } from '../glass/viscosity';
-import { plateStress } from '../stress/plate';
+import { plainPlate } from '../stress/plainPlate';
 
 /** log10 η at which a glass holds its length against another. */
 const SETTING_LOG_ETA = 13;
@@ -77,7 +77,7 @@ export function sealStress({ lower, upper, lower_m, upper_m }: Seal): SealStress
   const to_C = Math.max(ROOM_C, Math.min(lower.annealing_C, upper.annealing_C) - FROZEN_BELOW_ANNEALING_K);
   const temperature = new Float64Array(height_m.length).fill(from_C);
   const clock = { dt_s: STEP_K / SEAL_RATE_K_PER_S };
-  const plates = (['free', 'flat'] as const).map((support) => plateStress(glasses, height_m, temperature, support, clock));
+  const plates = (['free', 'flat'] as const).map((support) => plainPlate(glasses, height_m, temperature, support, clock));
   for (let T = from_C - STEP_K; T > to_C; T -= STEP_K) {
     temperature.fill(T);
     for (const plate of plates) plate.step();

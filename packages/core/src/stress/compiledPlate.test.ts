@@ -1,7 +1,7 @@
 /** The compiled plate and the plain one: the same bits, step by step. */
 import { familyOfId } from '../testCases';
 import { compiledPlate } from './compiledPlate';
-import { plainPlate } from './plate';
+import { plainPlate } from './plainPlate';
 
 /** A course through all that a node can go through: stiff, relaxing, fluid, and back; each node at a heat of its own. */
 const at = (t: number, i: number, n: number): number => {
