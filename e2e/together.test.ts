@@ -60,6 +60,12 @@ describe('two tabs on one piece', () => {
     await one.sees('schedule-state', /^changed by hand$/);
     await setWork(other, '775');
     await other.sees('stale-choice', /changed elsewhere meanwhile/);
+    // All of it, neither under the live figures nor under the sheet of the row.
+    const seen = await other.page.$eval('[data-testid="stale-choice"]', (node) => {
+      const { left, top, width, height } = node.getBoundingClientRect();
+      return [top + 1, top + height / 2, top + height - 1].map((y) => node.contains(document.elementFromPoint(left + width / 2, y)));
+    });
+    expect(seen).toEqual([true, true, true]);
     await other.press('keep-mine');
     await other.gone('stale-choice');
     await other.sees('schedule-state', /^changed by hand$/);

@@ -89,6 +89,12 @@ export interface Calm {
   controls: number;
 }
 
+interface Watched extends HTMLElement {
+  hit?: boolean;
+  /** What was touched instead. */
+  beside?: string | null;
+}
+
 export class Visitor {
   readonly troubles: string[] = [];
   /** Statuses that this test provokes on purpose. */
@@ -264,18 +270,29 @@ export class Visitor {
       const element = await this.find(testId);
       const at = await element
         .evaluate((node) => {
-          const watched = node as HTMLElement & { hit?: boolean };
+          const watched = node as Watched;
           watched.hit = false;
-          for (const event of ['pointerdown', 'touchstart', 'mousedown']) node.addEventListener(event, () => (watched.hit = true), { once: true });
+          watched.beside = null;
+          for (const event of ['pointerdown', 'touchstart', 'mousedown']) {
+            node.addEventListener(event, () => (watched.hit = true), { once: true });
+            const see = ({ target }: Event): void => {
+              const id = (target as Element).closest('[data-testid]')?.getAttribute('data-testid') ?? null;
+              if (!node.contains(target as Element) && id !== node.getAttribute('data-testid')) watched.beside = id;
+            };
+            document.addEventListener(event, see, { once: true, capture: true });
+          }
         })
         .then(
           () => this.standsStill(element),
           () => null,
         );
       const touched = await this.touch(element, at);
-      // What has gone since was hit.
-      const hit = await element.evaluate((node) => (node as HTMLElement & { hit?: boolean }).hit === true || !node.isConnected).catch(() => true);
-      if (touched && hit) return;
+      const { hit, gone, beside } = await element
+        .evaluate((node) => ({ hit: (node as Watched).hit === true, gone: !node.isConnected, beside: (node as Watched).beside ?? null }))
+        .catch(() => ({ hit: true, gone: true, beside: null }));
+      // Another that has taken its place may have been hit; something else that made it go may not.
+      if (touched && gone && !hit && beside !== null) throw new Error(`'${testId}' moved under the finger, and '${beside}' was touched.`);
+      if (touched && (hit || gone)) return;
     }
     throw new Error(`'${testId}' cannot be touched: something lies over it.`);
   }

@@ -20,7 +20,7 @@ import {
 } from '@torvin/schema';
 import { TYPICAL_CONTROLLERS, profileWords } from '@torvin/core/controller';
 import { useNavigation, usePathname, useRouter } from 'expo-router';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useLayoutEffect, useRef, useState } from 'react';
 import { type FieldErrors, type Resolver, type UseFormSetValue, useForm, useWatch } from 'react-hook-form';
 import { View } from 'react-native';
 import { v7 as uuid } from 'uuid';
@@ -43,7 +43,7 @@ import { Notice } from '@/ui/Notice';
 import { Screen } from '@/ui/Screen';
 import { isWide, useLayout } from '@/ui/useWidth';
 import { capital } from '@/ui/capital';
-import { showFault } from '@/ui/showFault';
+import { showDrawnFault, showFault } from '@/ui/showFault';
 import { DeleteRecord } from './DeleteRecord';
 import { FormCoats } from './FormCoats';
 import { FormStory } from './FormStory';
@@ -122,7 +122,8 @@ function RecordForm({ kind, record, shelves, toBeMade = false }: RecordScreenPro
       setError(fields.some(({ key }) => key === problem.path) ? problem.path : 'root', { message: problem.message });
   }, [problem, setError, fields]);
   const isAsked = stale !== null || gone;
-  useEffect(() => (isAsked ? showFault() : undefined), [isAsked]);
+  // Before it is painted: nothing moves once it can be touched.
+  useLayoutEffect(() => (isAsked ? showDrawnFault() : undefined), [isAsked]);
   const archived = shelves.archived.includes(record.id);
   /** What was typed of a clock and not worked out yet is, before it is kept. */
   const times = useRef<KilnClock>(null);
