@@ -37,7 +37,7 @@ function casting(seed: number): Drawn {
   const base = bodyNamed(seed % 3 === 0 ? 'cast of soft sheet, 40 mm' : 'cast, 100 mm');
   const setup = setUpOf({ kind: 'inInvestment', paper: false, shaping: { kind: 'cavity', thick_m, thin_m, wall_m } });
   const wall = setup.below.at(-1);
-  if (!wall) throw new Error('A casting stands in its mould.');
+  if (!wall) throw new Error('A casting has a mould.');
   return {
     name: `cast ${mm(thick_m)} and ${mm(thin_m)} mm, ${mm(across_m)} mm across, in ${mm(wall_m)} mm`,
     firing: {

@@ -1,6 +1,6 @@
 /** A body from above: the plan with its parts, or how thick it is from place to place, and what of that goes wrong later. */
 import { bodyFigures, mainGlass } from '@torvin/core/body';
-import { RECIPES, designDepth, LOOK_NAMES } from '@torvin/core/look';
+import { type DesignDepth, RECIPES, designDepth, LOOK_NAMES } from '@torvin/core/look';
 import {
   type BodyNow,
   type DrawnLayer,
@@ -283,6 +283,12 @@ interface DepthsProps {
   shelves: Shelves;
 }
 
+/** What its schedule is calculated from. Where the shelf stays bare no field is solved, and the whole is taken as deeper instead. */
+function afterLook({ factor, relief }: DesignDepth, look: string, depth: string): string {
+  if (factor <= 1.005) return PLAN_PANEL.levels(look, depth);
+  return relief < 1 ? PLAN_PANEL.leavesUneven(look) : PLAN_PANEL.leavesBare(look, depth, factor.toFixed(2));
+}
+
 /** What the schedule takes from it, and why. */
 function Depths({ told: { deepest, thinnest, steepest, reach }, isAfter, body, firing, shelves }: DepthsProps) {
   const { length: unit } = useUnits();
@@ -304,9 +310,7 @@ function Depths({ told: { deepest, thinnest, steepest, reach }, isAfter, body, f
       </Words>
       {design && firing && !isAfter && (
         <Words size="label" tone="muted">
-          {design.factor > 1.005
-            ? PLAN_PANEL.leavesUneven(LOOK_NAMES[firing.look].toLowerCase())
-            : PLAN_PANEL.levels(LOOK_NAMES[firing.look].toLowerCase(), length(design.depth_m))}
+          {afterLook(design, LOOK_NAMES[firing.look].toLowerCase(), length(design.depth_m))}
         </Words>
       )}
     </View>

@@ -147,7 +147,9 @@ export const SKETCH_SHEET = {
 
 export const PLAN_PANEL = {
   moreParts: ['more part', 'more parts'],
-  leavesUneven: (look: string): string => `A ${look} leaves it uneven. Its schedule goes by how thick and thin lie, and by how far each reaches.`,
+  leavesUneven: (look: string): string => `It is uneven after a ${look} too. Its schedule is calculated from both depths and how far each reaches.`,
+  leavesBare: (look: string, depth: string, times: string): string =>
+    `The shelf stays bare in places after a ${look}. Its schedule is calculated for ${depth}, ${times} times its deepest place.`,
   levels: (look: string, depth: string): string => `A ${look} levels it: its schedule is calculated as for ${depth}.`,
   partsByKeys: 'parts by keys',
   aPart: 'a part',

@@ -1,5 +1,5 @@
 /** Where practitioners differ: each school composed for this very body, so that what it costs can be read off. */
-import { type FiringCase, type School, settlesGrains, emptyFiringOf } from '@torvin/core/schedule';
+import { DIFFERENCE_NAMES, type FiringCase, type School, settlesGrains, emptyFiringOf } from '@torvin/core/schedule';
 import { type TemperatureUnit, formatLength, text } from '@torvin/core/units';
 import { View } from 'react-native';
 import { useUnits } from '@/data/FormUnits';
@@ -28,7 +28,7 @@ const TELLS = [
   { what: WORDS.inAll, words: (figure: string) => SCHOOL_PANEL.inAll(figure) },
   { what: 'devit', words: (figure: string) => SCHOOL_PANEL.devit(figure) },
   { what: SCHOOL_PANEL.stressLeft, words: (figure: string) => SCHOOL_PANEL.left(figure) },
-  ...[WORDS.coreToSurface, WORDS.hottestToColdest].map((what) => ({ what, words: (figure: string) => WORDS.named(what, figure) })),
+  ...DIFFERENCE_NAMES.map((what) => ({ what, words: (figure: string) => WORDS.named(what, figure) })),
 ];
 
 /** Nothing of glass: to its cone faster and hotter, or slower with a hold. */

@@ -1,7 +1,7 @@
 /** One body on each set-up that it can lie on: bare, raised, on the floor, on board; each composed for this very body. */
 import { footprintArea } from '@torvin/core/body';
 import type { MadeFrom } from '@torvin/core/piece';
-import { type FiringCase, SETUP_NAMES, type SetUpKind, setUpOf } from '@torvin/core/schedule';
+import { DIFFERENCE_NAMES, type FiringCase, SETUP_NAMES, type SetUpKind, setUpOf } from '@torvin/core/schedule';
 import type { TemperatureUnit } from '@torvin/core/units';
 import { View } from 'react-native';
 import { Words } from '@/ui/Words';
@@ -23,7 +23,7 @@ const COSTS: Record<(typeof STANDS)[number], string> = {
 
 const TELLS = [
   { what: WORDS.inAll, words: (figure: string) => STANDS_PANEL.inAll(figure) },
-  ...[WORDS.coreToSurface, WORDS.hottestToColdest].map((what) => ({ what, words: (figure: string) => WORDS.named(what, figure) })),
+  ...DIFFERENCE_NAMES.map((what) => ({ what, words: (figure: string) => WORDS.named(what, figure) })),
   { what: 'tension', words: (figure: string) => STANDS_PANEL.tensionWay(figure) },
   { what: STANDS_PANEL.stressLeft, words: (figure: string) => STANDS_PANEL.left(figure) },
 ];

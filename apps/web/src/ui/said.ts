@@ -178,8 +178,6 @@ export const WORDS = {
   toPieces: 'Go to Pieces',
   toThePage: 'To the page',
   delete: 'Delete',
-  coreToSurface: 'core–surface',
-  hottestToColdest: 'hottest–coldest',
   named: (name: string, figure: string): string => `${name} ${figure}`,
   saveMineOver: 'Save mine over it',
   firing: 'Firing',

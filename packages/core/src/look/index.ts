@@ -5,7 +5,7 @@ export { type Look, LOOK_NAMES, LOOKS } from './names';
 export { RECIPES } from './recipes/all';
 export { type OwnFigure, RECIPE_GROUPS, type RecipeGroup } from './recipe';
 export { aimedWork, neededWork } from './work';
-export { designDepth } from './unevenness';
+export { type DesignDepth, designDepth } from './unevenness';
 export { SHAPINGS } from './shapings/all';
 export { USUAL_WALL_M } from './shapings/cavity';
 export type { ShapingField } from './shapings/declare';

@@ -63,6 +63,8 @@ describe('in words', () => {
     expect(brokenSentence(reading, METRIC, 'fullFuse')).toContain('3.0 °C too much');
     expect(brokenSentence(reading, { ...METRIC, temperature: 'F' }, 'fullFuse')).toContain('5.4 °F too much');
     expect(readingPhrase(reading, METRIC)).toBe('core–surface 8.0 of 5 °C');
+    expect(brokenSentence(reading, METRIC, 'fullFuse')).toMatch(/^Core and skin are 8\.0 °C apart/);
+    expect(brokenSentence({ ...reading, places: true }, METRIC, 'fullFuse')).toMatch(/^Its hottest and its coldest place are 8\.0 °C apart/);
   });
 
   test('every reading and every role has its words', () => {

@@ -17,7 +17,7 @@ export { emptyFiringOf } from './emptyFiring';
 export { paceOfEmpty } from './emptyFiringWords';
 export { slipDoes, slipSentence } from './slipWords';
 export { ROLE_NAMES } from './roles';
-export { brokenSentence, differenceName, heatWorkFigures, inDamSentence, ownFigures, readingPhrase, TERMS, verdictOf, whyOf } from './words';
+export { DIFFERENCE_NAMES, brokenSentence, differenceName, heatWorkFigures, inDamSentence, ownFigures, readingPhrase, TERMS, verdictOf, whyOf } from './words';
 export { glassAfter, type GlassAt, glassInTime, type GlassShape } from './inTime';
 export { reckoningOf } from './reckoning';
 export {

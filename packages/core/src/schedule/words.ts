@@ -125,7 +125,8 @@ export function heatWorkFigures({ shown, least, most }: HeatWorkBand): { figure:
 const bandOf = ({ band, limit, value, allowed }: Reading): HeatWorkBand =>
   band ?? { shown: value / allowed, least: limit === 'workLeast' ? 1 : 0, most: limit === 'workMost' ? 1 : Infinity };
 
-export type DifferenceName = 'core–surface' | 'hottest–coldest';
+export const DIFFERENCE_NAMES = ['core–surface', 'hottest–coldest'] as const;
+export type DifferenceName = (typeof DIFFERENCE_NAMES)[number];
 
 /** Between what a difference lies. */
 export const differenceName = (reading: Pick<Reading, 'places'> | null | undefined): DifferenceName => (reading?.places ? 'hottest–coldest' : 'core–surface');
@@ -212,7 +213,7 @@ export function brokenSentence(reading: Reading, { temperature: unit, length }: 
     case 'climbing':
       return `Core and skin are ${text(formatDifference(value, unit))} apart while it softens, ${over} too much. Slow down.`;
     case 'setting':
-      return `Core and skin are ${text(formatDifference(value, unit))} apart while stress sets, ${over} too much. Cool slower.`;
+      return `${reading.places ? 'Its hottest and its coldest place' : 'Core and skin'} are ${text(formatDifference(value, unit))} apart while stress sets, ${over} too much. Cool slower.`;
     case 'even':
       return `Still ${text(formatDifference(value, unit))} apart when the cool begins, ${over} too much. Soak longer.`;
     case 'squeeze':
