@@ -9,7 +9,7 @@ import { crowdedStudio } from './crowded';
 import { measureDrag } from './drag';
 import { measureFold, measureInTime } from './inTime';
 import { measureFirstView, measureTenYears } from './tenYears';
-import { againstPlainC } from './plainC';
+import { againstPlainC, fieldsAgainstPlainC } from './plainC';
 import { measurePlan } from './plan';
 import { secondOpinion } from './secondOpinion';
 import { allocatedPerStep, median, report, yardstick } from './measure';
@@ -121,14 +121,16 @@ function fields(): void {
   const thick = sheets(1, 0.025);
   const { segments } = composed(thick);
   const simulation_ms = median(ROUNDS, () => simulateFiring(simulationOf(thick, segments)));
+  const block = { ...casting, shape: 'box', length_m: 0.2 } as const;
   for (const [name, body] of [
     ['section', casting],
-    ['quarter of a block', { ...casting, shape: 'box', length_m: 0.2 } as const],
+    ['quarter of a block', block],
   ] as const) {
     const { cells, iterations } = steadyCooling(body);
     const ms = median(5, () => steadyCooling(body));
     report(`field of a casting, ${name}`, ms, `${cells} cells, ${iterations} steps, ${(ms / simulation_ms).toFixed(2)} of the 25 mm simulation`);
   }
+  fieldsAgainstPlainC({ 'balance of a section': casting, 'balance of a quarter of a block': block });
 }
 
 /** The same body alone, both faces open, in a kiln that follows: what simulate.c computes. */

@@ -7,6 +7,10 @@ import { coatingRange } from '@torvin/core/flow';
 import { LOG_VISCOSITY, meltExpansion, temperatureAt, viscosityOf } from '@torvin/core/glass';
 import { type SimulationInput, regimesOf, settingFrom, simulateFiring } from '@torvin/core/heat';
 import { glassySlope, relaxationOf } from '@torvin/core/stress';
+import type { UnevenBody } from '@torvin/core/field';
+import { fieldOf } from '../packages/core/src/field/cooling';
+import type { Balance } from '../packages/core/src/field/lattice';
+import { solverOf } from '../packages/core/src/field/solve';
 import { least, report } from './measure';
 
 const ROUNDS = 20;
@@ -16,6 +20,11 @@ const FLUID_LOG_ETA = 8.5;
 const HAZE = { logEta: 5.84, halfWidth_K: 45 };
 /** Here terms of relaxation that stand still are left out one by one, there node by node. */
 const SAME = 3e-5;
+const FIELD_ROUNDS = 10;
+const FIELD_TURNS = 20;
+/** As a share, in both. */
+const FIELD_LEFT = 1e-10;
+const FIELD_SAME = 1e-9;
 /** Work under this is none. */
 const LEAST_FIGURE = 1e-6;
 
@@ -48,14 +57,14 @@ function numbersOf(input: SimulationInput): number[] {
 }
 
 /** What the C program tells, in its order. */
-function run(program: string, input: SimulationInput): number[] {
-  const ran = spawnSync(program, { input: numbersOf(input).join('\n'), encoding: 'utf8' });
+function run(program: string, numbers: readonly number[]): number[] {
+  const ran = spawnSync(program, { input: numbers.join('\n'), encoding: 'utf8' });
   if (ran.status !== 0) throw new Error(`The plain C version failed: ${ran.stderr}`);
   return ran.stdout.trim().split(/\s+/).map(Number);
 }
 
 function compare(program: string, name: string, input: SimulationInput): void {
-  const told = run(program, input);
+  const told = run(program, numbersOf(input));
   const { segments, steps, residual = [] } = simulateFiring(input);
   const ours = [
     steps,
@@ -70,7 +79,7 @@ function compare(program: string, name: string, input: SimulationInput): void {
   let c_ms = Infinity;
   let own_ms = Infinity;
   for (let turn = 0; turn < TURNS; turn += 1) {
-    c_ms = Math.min(c_ms, Number(run(program, input).at(-1)));
+    c_ms = Math.min(c_ms, Number(run(program, numbersOf(input)).at(-1)));
     own_ms = Math.min(
       own_ms,
       least(ROUNDS, () => simulateFiring(input)),
@@ -79,23 +88,61 @@ function compare(program: string, name: string, input: SimulationInput): void {
   report(`${name}, ${steps} steps`, own_ms, `${(own_ms / c_ms).toFixed(2)} of plain C, which takes ${c_ms.toFixed(2)} ms and gives the same figures`);
 }
 
-/** Prints the ratios, or why there are none. */
-export function againstPlainC(input: SimulationInput): void {
+/** The balance of a field as numbers in the order that field.c reads them. */
+const numbersOfField = ({ diagonal, capacity, next, neighbour }: Balance): number[] => [
+  ...[FIELD_ROUNDS, FIELD_LEFT, diagonal.length, ...diagonal, ...capacity],
+  ...next.flatMap((passes, axis) => [...passes, ...neighbour[axis]]),
+];
+
+function compareField(program: string, name: string, body: UnevenBody): void {
+  const { balance } = fieldOf(body);
+  const numbers = numbersOfField(balance);
+  const solve = () => solverOf(balance)(balance.capacity, undefined, FIELD_LEFT);
+  const solved = solve();
+  if (!solved) throw new Error(`${name}: it is not solved here.`);
+  const [iterations, most] = run(program, numbers);
+  const ours = solved.theta_K.reduce((one, other) => Math.max(one, other));
+  if (iterations !== solved.iterations || Math.abs(most / ours - 1) > FIELD_SAME)
+    throw new Error(`${name}: ${ours} after ${solved.iterations} steps here, ${most} after ${iterations} in C.`);
+  let [c_ms, own_ms] = [Infinity, Infinity];
+  for (let turn = 0; turn < FIELD_TURNS; turn += 1) {
+    c_ms = Math.min(c_ms, Number(run(program, numbers).at(-1)));
+    own_ms = Math.min(own_ms, least(FIELD_ROUNDS, solve));
+  }
+  report(
+    `${name}, ${balance.diagonal.length} cells, ${iterations} steps`,
+    own_ms,
+    `${(own_ms / c_ms).toFixed(2)} of plain C, which takes ${c_ms.toFixed(2)} ms and gives the same figures`,
+  );
+}
+
+/** Prints what comes of the programs, or why there is nothing. */
+function withC(file: string, measure: (program: string) => void): void {
   const folder = mkdtempSync(join(tmpdir(), 'torvin-c-'));
   try {
-    const program = join(folder, 'simulate');
-    const built = spawnSync('cc', ['-O3', '-std=c11', '-D_POSIX_C_SOURCE=200809L', join('benchmarks', 'simulate.c'), '-o', program, '-lm'], {
+    const program = join(folder, file);
+    const built = spawnSync('cc', ['-O3', '-std=c11', '-D_POSIX_C_SOURCE=200809L', join('benchmarks', `${file}.c`), '-o', program, '-lm'], {
       encoding: 'utf8',
     });
-    if (built.error || built.status !== 0) {
+    if (built.error || built.status !== 0)
       process.stdout.write(`against plain C: left out, no C compiler here (${built.error?.message ?? built.stderr.split('\n')[0]})\n`);
-      return;
-    }
+    else measure(program);
+  } finally {
+    rmSync(folder, { recursive: true, force: true });
+  }
+}
+
+export function againstPlainC(input: SimulationInput): void {
+  withC('simulate', (program) => {
     compare(program, 'heat alone, fixed steps', { ...input, steps: 'fixed', stress: undefined });
     compare(program, 'heat and stress, fixed steps', { ...input, steps: 'fixed', stress: { support: 'free' } });
     compare(program, 'heat alone, error-controlled', { ...input, stress: undefined });
     compare(program, 'heat and stress, error-controlled', { ...input, stress: { support: 'free' } });
-  } finally {
-    rmSync(folder, { recursive: true, force: true });
-  }
+  });
+}
+
+export function fieldsAgainstPlainC(bodies: Record<string, UnevenBody>): void {
+  withC('field', (program) => {
+    for (const [name, body] of Object.entries(bodies)) compareField(program, name, body);
+  });
 }

@@ -1,7 +1,7 @@
 import { drawnBodies, opinionOn } from './drawnBodies';
 
 /** All of them with LONG=1. */
-const drawn = drawnBodies(process.env.LONG === '1' ? { castings: 20, tacked: 60 } : { castings: 5, tacked: 5 });
+const drawn = drawnBodies(process.env.LONG === '1' ? { castings: 20, blocks: 8, tacked: 60 } : { castings: 5, blocks: 1, tacked: 5 });
 
 test.each(drawn.map((one) => [one.name, one] as const))('%s: what is composed keeps its limits in a solver that shares no code', (_, one) => {
   const { limits } = one.firing;

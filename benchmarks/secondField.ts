@@ -1,6 +1,6 @@
 /**
  * Heat and stress of a body that is thick here and thin there, by another road than the engine's: it shares no code with it, only what is
- * asked. Round bodies by radius and height, strips by width and height, in cells of about one size; stepped forwards by Euler under the
+ * asked. Round bodies by radius and height, strips by width and height, blocks in three dimensions, in cells of about one size; stepped forwards by Euler under the
  * limit of stability, radiation by the fourth powers themselves; every cell of the glass relaxes for itself, and all of them bear one plane
  * of strain under which forces and moments vanish. Held to that plane a body shows more stress than it bears where its edges give way.
  *
@@ -16,9 +16,11 @@ interface Matter {
 }
 
 export interface Asked {
-  /** round: from the axis outwards; strip: mirrored at both sides. */
-  shape: 'round' | 'strip';
+  /** round: from the axis outwards; strip: mirrored at both sides; block: from its middle outwards, in three dimensions. */
+  shape: 'round' | 'strip' | 'block';
   parts: readonly { width_m: number; depth_m: number }[];
+  /** Of a block, the whole of its other side. */
+  length_m?: number;
   /** Where all are level: cast, or laid. */
   level: 'top' | 'bottom';
   glass: SimulationInput['glass'];
@@ -49,20 +51,102 @@ const ROOM_C = 20;
 /** Of the longest heat step that is stable. */
 const STABLE = 0.8;
 
+const deepestOf = (parts: Asked['parts']): number => Math.max(...parts.map(({ depth_m }) => depth_m));
+const widthOf = (parts: Asked['parts']): number => parts.reduce((sum, { width_m }) => sum + width_m, 0);
+
 const splitIn = (length_m: number, cell_m: number): number[] => {
   const count = Math.max(1, Math.round(length_m / cell_m));
   return Array.from({ length: count }, () => length_m / count);
 };
 
+interface Column {
+  area_m2: number;
+  /** Of the glass; null: what stands beside. */
+  depth_m: number | null;
+  /** At least as far from the rim as the body is deep. */
+  isInner: boolean;
+}
+
+/** Where a column meets the next, or the kiln. */
+interface Border {
+  one: number;
+  other: number | null;
+  length_m: number;
+  /** From the middle of each to the border, m. */
+  halves_m: readonly [number, number];
+}
+
+interface GroundPlan {
+  columns: Column[];
+  borders: Border[];
+}
+
+interface Stretch {
+  from_m: number;
+  long_m: number;
+  depth_m: number | null;
+}
+
+const stretches = ({ parts, beside, cell_m }: Asked): Stretch[] => {
+  const along = [...parts, ...(beside ? [{ width_m: beside.thickness_m, depth_m: null }] : [])];
+  const all = along.flatMap(({ width_m, depth_m }) => splitIn(width_m, cell_m).map((long_m) => ({ long_m, depth_m })));
+  return all.map((one, i) => ({ ...one, from_m: all.slice(0, i).reduce((sum, { long_m }) => sum + long_m, 0) }));
+};
+
+/** Strips and rounds: one column beside the other. */
+function inARow(asked: Asked): GroundPlan {
+  const { shape, parts } = asked;
+  const all = stretches(asked);
+  const isRound = shape === 'round';
+  const inner_m = isRound ? widthOf(parts) - deepestOf(parts) : Infinity;
+  const borderAt = (out_m: number): number => (isRound ? 2 * Math.PI * out_m : 1);
+  return {
+    columns: all.map(({ from_m, long_m, depth_m }) => ({
+      ...{ area_m2: isRound ? Math.PI * ((from_m + long_m) ** 2 - from_m ** 2) : long_m, depth_m },
+      isInner: from_m + long_m / 2 < inner_m,
+    })),
+    borders: all.flatMap(({ from_m, long_m }, one): Border[] => {
+      const next = one + 1 < all.length ? all[one + 1] : null;
+      // A strip goes on as its mirror image.
+      if (!next && !isRound) return [];
+      return [{ one, other: next && one + 1, length_m: borderAt(from_m + long_m), halves_m: [long_m / 2, (next?.long_m ?? 0) / 2] }];
+    }),
+  };
+}
+
+/** A quarter of a block: the parts from the middle outwards, and as long as it is the other way. */
+function inAQuarter(asked: Asked): GroundPlan {
+  const { parts, beside, length_m = 0 } = asked;
+  const half_m = length_m / 2;
+  const xs = stretches(asked);
+  const ys = stretches({ ...asked, parts: [{ width_m: half_m, depth_m: 0 }], beside });
+  const [width_m, deepest_m] = [widthOf(parts), deepestOf(parts)];
+  const middle = ({ from_m, long_m }: Stretch): number => from_m + long_m / 2;
+  const borders: Border[] = [];
+  ys.forEach((y, j) =>
+    xs.forEach((x, i) => {
+      const one = j * xs.length + i;
+      const [nextX, nextY] = [xs.at(i + 1), ys.at(j + 1)];
+      borders.push({ one, other: nextX ? one + 1 : null, length_m: y.long_m, halves_m: [x.long_m / 2, (nextX?.long_m ?? 0) / 2] });
+      borders.push({ one, other: nextY ? one + xs.length : null, length_m: x.long_m, halves_m: [y.long_m / 2, (nextY?.long_m ?? 0) / 2] });
+    }),
+  );
+  return {
+    columns: ys.flatMap((y) =>
+      xs.map((x) => ({
+        ...{ area_m2: x.long_m * y.long_m, depth_m: y.depth_m === null ? null : x.depth_m },
+        isInner: middle(x) < width_m - deepest_m && middle(y) < half_m - deepest_m,
+      })),
+    ),
+    borders,
+  };
+}
+
 export function secondField(asked: Asked, spelled: SpelledOut): SecondField {
   const { shape, parts, level, glass, under, beside, faces, segments, start_C, setsTo_C, cell_m, stress_s } = asked;
-  const deepest = Math.max(...parts.map(({ depth_m }) => depth_m));
-  const isRound = shape === 'round';
-  // Columns: those of each part, then of what stands beside; rows: what lies under, then the glass, cut where a part begins or ends.
-  const columns = [
-    ...parts.flatMap(({ width_m, depth_m }) => splitIn(width_m, cell_m).map((dx) => ({ dx, depth_m }))),
-    ...(beside ? splitIn(beside.thickness_m, cell_m).map((dx) => ({ dx, depth_m: null })) : []),
-  ];
+  const deepest = deepestOf(parts);
+  const { columns, borders } = shape === 'block' ? inAQuarter(asked) : inARow(asked);
+  // Rows: what lies under, then the glass, cut where a part begins or ends.
   const cuts = [...new Set([0, deepest, ...parts.map(({ depth_m }) => (level === 'bottom' ? depth_m : deepest - depth_m))])].sort((a, b) => a - b);
   const rows = [
     ...under.flatMap((layer) => splitIn(layer.thickness_m, cell_m).map((dz) => ({ dz, of: layer as Matter, from: null }))),
@@ -72,7 +156,7 @@ export function secondField(asked: Asked, spelled: SpelledOut): SecondField {
         splitIn(to - cuts[i], cell_m).map((dz, j, all) => ({ dz, of: glass as Matter, from: cuts[i] + ((to - cuts[i]) * (j + 0.5)) / all.length })),
       ),
   ];
-  const [nx, nz] = [columns.length, rows.length];
+  const [n, nz] = [columns.length, rows.length];
   const matter: (Matter | null)[] = [];
   for (const { of, from } of rows) {
     for (const { depth_m } of columns) {
@@ -82,9 +166,6 @@ export function secondField(asked: Asked, spelled: SpelledOut): SecondField {
       else matter.push(from > deepest - depth_m ? glass : (under.at(-1) ?? null));
     }
   }
-  const left = columns.map((_, i) => columns.slice(0, i).reduce((sum, { dx }) => sum + dx, 0));
-  const area = columns.map(({ dx }, i) => (isRound ? Math.PI * ((left[i] + dx) ** 2 - left[i] ** 2) : dx));
-  const sideOf = (border: number): number => (isRound ? 2 * Math.PI * (border < nx ? left[border] : left[nx - 1] + columns[nx - 1].dx) : 1);
 
   interface Link {
     one: number;
@@ -93,26 +174,31 @@ export function secondField(asked: Asked, spelled: SpelledOut): SecondField {
   }
   const links: Link[] = [];
   const open: { cell: number; area: number; half: number; face: SimulationInput['faces']['top'] }[] = [];
-  const heat = new Float64Array(nx * nz);
-  for (let k = 0; k < nz; k += 1) {
-    for (let i = 0; i < nx; i += 1) {
-      const cell = k * nx + i;
+  const heat = new Float64Array(n * nz);
+  rows.forEach(({ dz }, k) => {
+    columns.forEach(({ area_m2: area }, i) => {
+      const cell = k * n + i;
       const own = matter[cell];
-      if (!own) continue;
-      const [dx, dz] = [columns[i].dx, rows[k].dz];
-      heat[cell] = own.density_kg_m3 * own.heatCapacity_J_kgK * area[i] * dz;
-      const right = i + 1 < nx ? matter[cell + 1] : null;
-      const side = sideOf(i + 1) * dz;
-      if (right) links.push({ one: cell, other: cell + 1, W_K: side / (dx / 2 / own.conductivity_W_mK + columns[i + 1].dx / 2 / right.conductivity_W_mK) });
-      else if (i + 1 < nx || isRound) open.push({ cell, area: side, half: dx / 2 / own.conductivity_W_mK, face: faces.top });
-      if (i > 0 && !matter[cell - 1]) open.push({ cell, area: sideOf(i) * dz, half: dx / 2 / own.conductivity_W_mK, face: faces.top });
-      const above = k + 1 < nz ? matter[cell + nx] : null;
-      if (above) links.push({ one: cell, other: cell + nx, W_K: area[i] / (dz / 2 / own.conductivity_W_mK + rows[k + 1].dz / 2 / above.conductivity_W_mK) });
-      else open.push({ cell, area: area[i], half: dz / 2 / own.conductivity_W_mK, face: faces.top });
-      if (k === 0) open.push({ cell, area: area[i], half: dz / 2 / own.conductivity_W_mK, face: faces.bottom });
+      if (!own) return;
+      heat[cell] = own.density_kg_m3 * own.heatCapacity_J_kgK * area * dz;
+      const half = dz / 2 / own.conductivity_W_mK;
+      const above = k + 1 < nz ? matter[cell + n] : null;
+      if (above) links.push({ one: cell, other: cell + n, W_K: area / (half + rows[k + 1].dz / 2 / above.conductivity_W_mK) });
+      else open.push({ cell, area, half, face: faces.top });
+      if (k === 0) open.push({ cell, area, half, face: faces.bottom });
+    });
+    for (const { one, other, length_m, halves_m } of borders) {
+      const area = length_m * dz;
+      const met = [one, other].flatMap((column, at) => {
+        const cell = column === null ? -1 : k * n + column;
+        const of = matter[cell] ?? null;
+        return of ? [{ cell, half: halves_m[at] / of.conductivity_W_mK }] : [];
+      });
+      if (met.length === 2) links.push({ one: met[0].cell, other: met[1].cell, W_K: area / (met[0].half + met[1].half) });
+      else open.push(...met.map((side) => ({ ...side, area, face: faces.top })));
     }
-  }
-  const takes = new Float64Array(nx * nz);
+  });
+  const takes = new Float64Array(n * nz);
   for (const { one, other, W_K } of links) {
     takes[one] += W_K;
     takes[other] += W_K;
@@ -122,14 +208,13 @@ export function secondField(asked: Asked, spelled: SpelledOut): SecondField {
 
   const cells = [...matter.keys()].filter((cell) => matter[cell] === glass);
   const m = cells.length;
-  const weight = cells.map((cell) => area[cell % nx] * rows[Math.floor(cell / nx)].dz);
+  const weight = cells.map((cell) => columns[cell % n].area_m2 * rows[Math.floor(cell / n)].dz);
   const whole = weight.reduce((sum, one) => sum + one, 0);
-  const mid = cells.map((cell) => rows[Math.floor(cell / nx)].from ?? 0);
+  const mid = cells.map((cell) => rows[Math.floor(cell / n)].from ?? 0);
   const meanHeight = mid.reduce((sum, z, j) => sum + (z * weight[j]) / whole, 0);
   const height = mid.map((z) => z - meanHeight);
-  const width = parts.reduce((sum, { width_m }) => sum + width_m, 0);
-  const isInner = (cell: number): boolean => !isRound || left[cell % nx] + columns[cell % nx].dx / 2 < width - deepest;
-  const inner = cells.some(isInner) ? cells.filter(isInner) : cells;
+  const inside = cells.filter((cell) => columns[cell % n].isInner);
+  const inner = inside.length > 0 ? inside : cells;
 
   const { curve, spectrum, structureOverStress, nonLinearity, activation_K } = spelled;
   const shear = glass.youngs_Pa / 2 / (1 + glass.poisson);
@@ -142,8 +227,8 @@ export function secondField(asked: Asked, spelled: SpelledOut): SecondField {
   const stiff = new Float64Array(m);
   const carried = new Float64Array(m);
   const free = new Float64Array(m);
-  const T = new Float64Array(nx * nz).fill(start_C);
-  const gain = new Float64Array(nx * nz);
+  const T = new Float64Array(n * nz).fill(start_C);
+  const gain = new Float64Array(n * nz);
 
   function plane(): [strain: number, bend: number] {
     let [s0, s1, s2, f, g] = [0, 0, 0, 0, 0];

@@ -13,6 +13,7 @@ import { root, say, words } from './lib.mjs';
 const LOOPS = [
   { from: 'conduct', to: 'heat/conduct.wasm.ts' },
   { from: 'relax', to: 'stress/relax.wasm.ts' },
+  { from: 'balance', to: 'field/balance.wasm.ts' },
 ];
 const OPTIONS = ['-O3', '--runtime', 'stub', '--noAssert', '--importMemory', '--enable', 'simd'];
 
