@@ -3,7 +3,7 @@ import type { Spot, UnevenBody } from '@torvin/core/field';
 import { formatDifference, formatLength, text } from '@torvin/core/units';
 import { useMemo } from 'react';
 import { View } from 'react-native';
-import Svg, { Circle, Path } from 'react-native-svg';
+import Svg, { Path } from 'react-native-svg';
 import { useUnits } from '@/data/FormUnits';
 import { useComputed } from '@/engine/useComputed';
 import { useTheme } from '@/theme/ThemeContext';
@@ -21,7 +21,7 @@ export interface HeatDrawingProps {
 }
 
 const ROOM_PX = 120;
-const DOT_PX = 6;
+const MARK_PX = 7;
 
 export function HeatDrawing({ body, rate_C_per_h }: HeatDrawingProps) {
   const { value } = useComputed('field', body);
@@ -33,7 +33,7 @@ export function HeatDrawing({ body, rate_C_per_h }: HeatDrawingProps) {
     <View style={{ marginVertical: space.small, gap: space.hair }} testID="heat-drawing">
       <MeasuredWidth>{(width) => <Section body={body} value={value} words={[hot, cold]} width={width} />}</MeasuredWidth>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: space.large }}>
-        <Named filled words={hot} />
+        <Named up words={hot} />
         <Named words={cold} />
       </View>
       <Words size="label" tone="muted">
@@ -57,10 +57,10 @@ function Section({ body, value: { map, hottest, coldest }, words: [hot, cold], w
   const drawn = useMemo(() => drawnHeat(map, body, { width, height: ROOM_PX }, colours.depths.length), [map, body, width, colours]);
   return (
     <>
-      <Svg width={drawn.width} height={drawn.height + 2 * DOT_PX} role="img" aria-label={`${HEAT_DRAWING.section} ${hot}, ${cold}`}>
+      <Svg width={drawn.width} height={drawn.height + 2 * MARK_PX} role="img" aria-label={`${HEAT_DRAWING.section} ${hot}, ${cold}`}>
         {drawn.paths.map((d, tint) => d !== '' && <Path key={tint} d={d} fill={colours.depths[tint]} />)}
-        <Dot {...drawn.place(hottest)} filled />
-        <Dot {...drawn.place(coldest)} />
+        <Mark {...drawn.place(hottest)} up />
+        <Mark {...drawn.place(coldest)} />
       </Svg>
       <HiddenTable
         caption={HEAT_DRAWING.section}
@@ -72,32 +72,34 @@ function Section({ body, value: { map, hottest, coldest }, words: [hot, cold], w
   );
 }
 
-interface DotProps {
+interface MarkProps {
   x: number;
   y: number;
-  filled?: boolean;
+  up?: boolean;
 }
 
-function Dot({ x, y, filled }: DotProps) {
+/** Up for the hottest, down for the coldest: told apart on any tint. */
+function Mark({ x, y, up }: MarkProps) {
   const { colours } = useTheme();
+  const middle = Math.max(y, MARK_PX);
+  const [tip, foot] = up ? [middle - MARK_PX + 1, middle + MARK_PX - 2] : [middle + MARK_PX - 1, middle - MARK_PX + 2];
   return (
-    <Circle
-      cx={x}
-      cy={Math.max(y, DOT_PX)}
-      r={DOT_PX - 1}
-      fill={filled ? colours.ink : colours.surface}
-      stroke={filled ? colours.surface : colours.ink}
+    <Path
+      d={`M${x} ${tip} L${x + MARK_PX} ${foot} L${x - MARK_PX} ${foot} Z`}
+      fill={colours.ink}
+      stroke={colours.surface}
       strokeWidth={2}
+      strokeLinejoin="round"
     />
   );
 }
 
-/** What a dot stands for. */
-function Named({ filled, words }: { filled?: boolean; words: string }) {
+/** What a mark stands for. */
+function Named({ up, words }: { up?: boolean; words: string }) {
   return (
     <View style={{ flexDirection: 'row', alignItems: 'center', gap: space.hair }}>
-      <Svg width={2 * DOT_PX} height={2 * DOT_PX} aria-hidden>
-        <Dot x={DOT_PX} y={DOT_PX} filled={filled} />
+      <Svg width={2 * MARK_PX + 2} height={2 * MARK_PX} aria-hidden>
+        <Mark x={MARK_PX + 1} y={MARK_PX} up={up} />
       </Svg>
       <Words size="label" bold>
         {words}
