@@ -73,6 +73,7 @@ function blockLines({ firing, evaluation: { uneven } }: Question): string[] | nu
   return [
     'One block fills the mould: it is warmed from all round, and its inside lags.',
     `Measured from the plane that fits it best, in a cold kiln: ${uneven.coldBulge_s.toFixed(0)} s times the rate. It counts ${firing.limits.bulgeReserve ?? BULGE_RESERVE} times.`,
+    'Billets, lumps or frit would warm piece by piece, and faster. Lay it so to compare.',
   ];
 }
 

@@ -80,7 +80,7 @@ test('a mould that one block fills is warmed as that block, far slower than one 
   const at = composed(block);
   const warmed = at.evaluation.readings.find(({ limit, segment }) => limit === 'pull' && at.segments[segment].role === 'warmUp')!;
   expect(reckoningOf({ firing: block, ...at, reading: warmed, units: METRIC }).join(' ')).toMatch(
-    /One block fills the mould: .* Measured from the plane that fits it best, in a cold kiln: \d+ s times the rate/,
+    /One block fills the mould: .* Measured from the plane that fits it best, in a cold kiln: \d+ s times the rate.*Billets, lumps or frit would warm piece by piece, and faster/,
   );
 });
 
