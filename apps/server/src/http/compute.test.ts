@@ -40,6 +40,22 @@ describe('the compute API on cases sent by someone else', () => {
     expect(answer.value / value).toBeCloseTo(1, 5);
   });
 
+  test('a ladder of five trials that are measured finds a threshold within 5 °C, asked for one after the other', async () => {
+    const truth = 633;
+    const asked = { glass, factor: 'temperature', from: 560, to: 720, exact: true };
+    const trials: { value: number; outcome: string }[] = [];
+    for (let i = 0; i < 5; i += 1) {
+      const { next } = (await server.ask('POST', '/api/compute/ladder', { ...asked, trials })).body;
+      trials.push({ value: next, outcome: next < truth ? 'short' : 'past' });
+    }
+    const { next, range } = (await server.ask('POST', '/api/compute/ladder', { ...asked, trials })).body;
+    expect(next).toBeNull();
+    expect(Math.abs((range[0] + range[1]) / 2 - truth)).toBeLessThan(5);
+    const { status, body: refused } = await server.ask('POST', '/api/compute/ladder', { ...asked, trials: [...trials, { value: 700, outcome: 'short' }] });
+    expect(status).toBe(422);
+    expect(refused).toMatchObject({ code: 'impossible', path: 'trials' });
+  });
+
   test('full speed is a rate without a number', async () => {
     expect((await server.ask('POST', '/api/compute/quantity', { text: 'full', kind: 'rate' })).body).toEqual({ value: null, unit: '°C/h' });
   });

@@ -12,6 +12,7 @@ import { flow } from './flow';
 import { kilnFit } from './kilnFit';
 import { kilnTimes } from './kilnTimes';
 import { keySchedule } from './keyIn';
+import { ladder } from './ladder';
 import { polariser } from './polariser';
 import { QUANTITIES } from './quantities/all';
 import { quantity } from './quantity';
@@ -40,6 +41,7 @@ export const CALCULATORS = {
   kilnTimes,
   spreadFit,
   corrections,
+  ladder,
   cone,
   keyIn: keySchedule,
   readBack: readKeyed,

@@ -92,9 +92,9 @@ export const PRIOR = { offset_sd_K: PRIOR_OFFSET_K, workFactor_sd_log: PRIOR_LOG
 /** A thermocouple or a witness at the glass, as people read them, K. */
 export const WITNESS_ERROR_K = 3;
 /** How far two like firings differ in what they look like, in the log of work. */
-const LOOK_ERROR = 0.2;
+export const LOOK_ERROR = 0.2;
 /** Share of results that tell nothing, and among how many they are spread. */
-const TELLS_NOTHING = 0.05;
+export const TELLS_NOTHING = 0.05;
 const OUTCOMES = 3;
 const OFFSETS = { from: -40, to: 40, count: 81 };
 const LOG_FACTORS = { from: -1.4, to: 1.4, count: 57 };
@@ -104,7 +104,7 @@ const SEPARATED_BELOW = 0.8;
 const gridOf = ({ from, to, count }: typeof OFFSETS): number[] => Array.from({ length: count }, (_, i) => from + ((to - from) * i) / (count - 1));
 
 /** Normal distribution function (Abramowitz and Stegun 7.1.26, good to 1.5e-7). */
-function below(z: number): number {
+export function below(z: number): number {
   const t = 1 / (1 + 0.3275911 * (Math.abs(z) / Math.SQRT2));
   const erf = 1 - t * (0.254829592 + t * (-0.284496736 + t * (1.421413741 + t * (-1.453152027 + t * 1.061405429)))) * Math.exp((-z * z) / 2);
   return z >= 0 ? (1 + erf) / 2 : (1 - erf) / 2;
