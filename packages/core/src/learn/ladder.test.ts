@@ -50,7 +50,7 @@ describe('told exactly', () => {
   });
 
   test('the interval is halved: a temperature by degrees, a hold by the logarithm', () => {
-    expect(climbed({ exact: true }).next).toBe(660);
+    expect(climbed({ exact: true })).toMatchObject({ next: 660, unit: '°C' });
     expect(climbed({ factor: 'hold', from: 300, to: 1200, exact: true }).next).toBeCloseTo(600, 9);
   });
 

@@ -10,9 +10,12 @@ import { logViscosity, temperatureAt, type Vft } from '../glass/viscosity';
 import { type Outcome, found, refused } from '../problem';
 import { LOOK_ERROR, TELLS_NOTHING, below } from './corrections';
 
-/** What the trials differ in: °C of the working temperature, s of its hold, m of thickness or height, kg/m² of grains. */
+/** What the trials differ in: the working temperature, its hold, how thick the glass is, grains on an area, how high a former is. */
 export const LADDER_FACTORS = ['temperature', 'hold', 'thickness', 'amount', 'height'] as const;
 export type LadderFactor = (typeof LADDER_FACTORS)[number];
+
+/** What its values are in. */
+const LADDER_UNITS: Record<LadderFactor, string> = { temperature: '°C', hold: 's', thickness: 'm', amount: 'kg/m²', height: 'm' };
 
 export interface Trial {
   value: number;
@@ -36,6 +39,8 @@ export interface Ladder {
 export const NOT_COUNTED = ['refired', 'alsoChanged'] as const;
 
 export interface LadderFound {
+  /** What the values are in. */
+  unit: string;
   /** Of the next trial; null once the range is as narrow as it need be. */
   next: number | null;
   /** The likeliest place, and between what it lies with 90 %. */
@@ -94,7 +99,7 @@ export function climbLadder({ factor, from, to, trials, exact = false }: Ladder,
   const valueAt = (place: number): number => back(start + place * (end - start));
   const fresh = trials.filter(({ refired, alsoChanged }) => !refired && !alsoChanged).map(({ value, outcome }) => ({ at: placed(value), value, outcome }));
   const leftOut = trials.flatMap((trial, i) => NOT_COUNTED.filter((why) => trial[why]).map((why) => ({ trial: i, why })));
-  const told = { counted: fresh.length, leftOut };
+  const told = { unit: LADDER_UNITS[factor], counted: fresh.length, leftOut };
   if (exact) {
     const halved = between(fresh);
     if (!halved.ok) return halved;

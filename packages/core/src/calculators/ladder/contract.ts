@@ -7,7 +7,8 @@ import { GLASS } from '../samples';
 export const summary = 'The next trial of a series that finds where a result changes from short to past';
 
 /** °C, s, m, kg/m², m, by what the trials differ in. */
-const value = (title: string) => quantity(title, '', 1e-6, 1e6).meta({ 'x-unit': '°C, s, m or kg/m²' });
+const AS_SAID = 'as unit says';
+const value = (title: string) => quantity(title, '', 1e-6, 1e6).meta({ 'x-unit': AS_SAID });
 
 export const request = z.strictObject({
   glass: GlassInputSchema,
@@ -30,8 +31,9 @@ export const request = z.strictObject({
   exact: z.boolean().default(false).meta({ description: 'Outcomes are measured: the interval is halved. Else they are judged by eye' }),
 });
 
-const told = z.number().meta({ 'x-unit': '°C, s, m or kg/m²' });
+const told = z.number().meta({ 'x-unit': AS_SAID });
 export const answer = z.object({
+  unit: z.string().meta({ description: 'What all values are in, by what the trials differ in' }),
   next: told.nullable().meta({ description: 'Of the next trial; null once the range is as narrow as it need be: 5 °C, or 5 %' }),
   at: told.meta({ description: 'The likeliest place' }),
   range: z.tuple([told, told]).meta({ description: 'Between these it lies: with 90 %, or for certain where outcomes are exact' }),
