@@ -54,3 +54,15 @@ export const slab = (depth_m: number, openFaces: 1 | 2, segments: SimulationInpu
   segments,
   start_C,
 });
+
+/** Numbers from 0 to 1 that look random and are the same each time (a linear congruence). */
+export function numbers(seed: number): () => number {
+  let state = seed * 2654435761 + 12345;
+  return () => {
+    state = (Math.imul(state | 0, 1664525) + 1013904223) | 0;
+    return (state >>> 0) / 2 ** 32;
+  };
+}
+
+/** Of mean 0 and standard deviation 1. */
+export const normal = (next: () => number): number => Math.sqrt(-2 * Math.log(1 - next())) * Math.cos(2 * Math.PI * next());

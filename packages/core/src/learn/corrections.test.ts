@@ -1,4 +1,4 @@
-import { SOFT_90, sheetsOf } from '../testCases';
+import { SOFT_90, normal, numbers, sheetsOf } from '../testCases';
 import { valueOf } from '../problem';
 import { evaluate } from '../schedule/check';
 import { compose } from '../schedule/compose';
@@ -28,16 +28,6 @@ function ladder(truth: { offset_K: number; workFactor: number }, range: typeof R
     };
   });
 }
-
-/** Numbers from 0 to 1 that look random and are the same each time (a linear congruence). */
-function numbers(seed: number): () => number {
-  let state = seed * 2654435761 + 12345;
-  return () => {
-    state = (Math.imul(state | 0, 1664525) + 1013904223) | 0;
-    return (state >>> 0) / 2 ** 32;
-  };
-}
-const normal = (next: () => number): number => Math.sqrt(-2 * Math.log(1 - next())) * Math.cos(2 * Math.PI * next());
 
 describe('what is taken over', () => {
   const firing = sheetsOf(2, 0.003);

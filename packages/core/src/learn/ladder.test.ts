@@ -1,6 +1,6 @@
 import { logViscosity, viscosityOf } from '../glass/viscosity';
 import { valueOf } from '../problem';
-import { SOFT_90 } from '../testCases';
+import { SOFT_90, normal, numbers } from '../testCases';
 import { LOOK_ERROR } from './corrections';
 import { type Ladder, type LadderFound, type Trial, climbLadder } from './ladder';
 
@@ -16,16 +16,6 @@ const refusal = (more: Partial<Ladder>): string => {
 /** The log of heat work that a trial has over the place where it changes. */
 const over = (factor: Ladder['factor'], value: number, truth: number): number =>
   factor === 'temperature' ? Math.LN10 * (logViscosity(vft, truth) - logViscosity(vft, value)) : Math.log(value / truth);
-
-/** Numbers from 0 to 1 that look random and are the same each time (a linear congruence). */
-function numbers(seed: number): () => number {
-  let state = seed * 2654435761 + 12345;
-  return () => {
-    state = (Math.imul(state | 0, 1664525) + 1013904223) | 0;
-    return (state >>> 0) / 2 ** 32;
-  };
-}
-const normal = (next: () => number): number => Math.sqrt(-2 * Math.log(1 - next())) * Math.cos(2 * Math.PI * next());
 
 function exactly(of: Omit<Ladder, 'trials'>, truth: number, most: number): { found: LadderFound; trials: Trial[] } {
   const rising = of.to > of.from;
@@ -58,6 +48,7 @@ describe('told exactly', () => {
     const { found } = exactly({ factor: 'thickness', from: 0.012, to: 0.003 }, 0.0071, 20);
     expect(found.next).toBeNull();
     expect(Math.abs(found.at / 0.0071 - 1)).toBeLessThan(0.05);
+    expect(found.range).toEqual(found.range.toSorted((a, b) => a - b));
   });
 
   test('beyond its ends it goes on by as much again', () => {
@@ -70,13 +61,13 @@ describe('told exactly', () => {
       exact: true,
       trials: [
         { value: 640, outcome: 'right' },
-        { value: 643, outcome: 'right' },
+        { value: 652, outcome: 'right' },
         { value: 620, outcome: 'short' },
         { value: 670, outcome: 'past' },
       ],
     });
     expect(found.next).toBeNull();
-    expect(found.range).toEqual([expect.closeTo(640, 6), expect.closeTo(643, 6)]);
+    expect(found.range).toEqual([expect.closeTo(640, 6), expect.closeTo(652, 6)]);
   });
 
   test('what contradicts itself is said, with both trials', () => {
@@ -84,8 +75,8 @@ describe('told exactly', () => {
       { value: 660, outcome: 'short' },
       { value: 650, outcome: 'past' },
     ];
-    expect(refusal({ exact: true, trials: [short, past] })).toMatch(/^trials: One trial fell short at 660 and one went too far at 650, which does less/);
-    expect(refusal({ exact: true, trials: [short, { value: 640, outcome: 'right' }] })).toMatch(/^trials: 640 was right, and lies outside/);
+    expect(refusal({ exact: true, trials: [short, past] })).toMatch(/^trials: One trial fell short at 660 °C and one went too far at 650 °C, which does less/);
+    expect(refusal({ exact: true, trials: [short, { value: 640, outcome: 'right' }] })).toMatch(/^trials: 640 °C was right, and lies outside/);
     expect(climbed({ exact: true, trials: [short, { ...past, refired: true }] }).leftOut).toEqual([{ trial: 1, why: 'refired' }]);
   });
 });
@@ -174,6 +165,21 @@ describe('judged by eye', () => {
     });
   });
 
+  test('in a wide interval, too, all that it says are temperatures of a kiln', () => {
+    for (const outcome of ['short', 'past'] as const) {
+      for (const [from, to] of [
+        [600, 1650],
+        [400, 1700],
+      ]) {
+        const { next, at, range } = climbed({ from, to, trials: [{ value: outcome === 'short' ? to : from, outcome }] });
+        for (const value of [next ?? at, at, ...range]) {
+          expect(value).toBeGreaterThan(vft.T0);
+          expect(value).toBeLessThanOrEqual(1700.001);
+        }
+      }
+    }
+  });
+
   test('amounts go by their share', () => {
     const found = Array.from({ length: 6 }, (_, i) => byEye(i + 1, { factor: 'amount', from: 2, to: 12 }, 5, 10).at);
     for (const at of found) expect(Math.abs(at / 5 - 1)).toBeLessThan(0.12);
@@ -182,5 +188,6 @@ describe('judged by eye', () => {
 
 test('two ends that are one, or at which the glass does not flow, are refused', () => {
   expect(refusal({ to: 580 })).toMatch(/^to: A ladder needs two ends/);
-  expect(refusal({ from: 100 })).toMatch(/^from: At such a temperature this glass does not flow at all/);
+  expect(refusal({ from: 100 })).toMatch(/^from: 100 °C is out of reach: this glass does not flow until it is over \d+ °C\.$/);
+  expect(refusal({ trials: [{ value: 100_000, outcome: 'past' }] })).toMatch(/^trials\.0\.value: 100000 °C is out of reach: no kiln/);
 });

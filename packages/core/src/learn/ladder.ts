@@ -72,11 +72,19 @@ interface Scale {
   error: number;
 }
 
-const IN_DEGREES: Scale = { of: (value) => value, back: (place) => place, error: 0 };
+/** No kiln for glass goes further, °C. Past it a place far beyond the interval would have no temperature at all. */
+const HOTTEST_C = 1700;
+
+const IN_DEGREES: Scale = { of: (value) => value, back: (place) => Math.min(place, HOTTEST_C), error: 0 };
 
 function scaleOf(factor: LadderFactor, vft: Vft): Scale {
   if (factor === 'temperature') {
-    return { of: (value) => -Math.LN10 * logViscosity(vft, value), back: (place) => temperatureAt(vft, -place / Math.LN10), error: LOOK_ERROR };
+    const thinnest = logViscosity(vft, HOTTEST_C);
+    return {
+      of: (value) => -Math.LN10 * logViscosity(vft, value),
+      back: (place) => temperatureAt(vft, Math.max(-place / Math.LN10, thinnest)),
+      error: LOOK_ERROR,
+    };
   }
   return { of: Math.log, back: Math.exp, error: factor === 'hold' ? LOOK_ERROR : SHARE_ERROR };
 }
@@ -87,11 +95,22 @@ const isEnough = (factor: LadderFactor, low: number, high: number): boolean => {
   return width <= 1.000001 * (factor === 'temperature' ? ENOUGH_K : ENOUGH_SHARE * Math.min(Math.abs(low), Math.abs(high)));
 };
 
-export function climbLadder({ factor, from, to, trials, exact = false }: Ladder, vft: Vft): Outcome<LadderFound> {
+/** A temperature at which there is nothing to find, with its place in the question. */
+function outOfReach({ factor, from, to, trials }: Ladder, { T0 }: Vft): Outcome<LadderFound> | null {
+  if (factor !== 'temperature') return null;
+  const told: [path: string, value: number][] = [['from', from], ['to', to], ...trials.map(({ value }, i): [string, number] => [`trials.${i}.value`, value])];
+  const off = told.find(([, value]) => value <= T0 || value > HOTTEST_C);
+  if (!off) return null;
+  const [path, value] = off;
+  const why = value > HOTTEST_C ? `no kiln for glass goes over ${HOTTEST_C} °C` : `this glass does not flow until it is over ${Math.ceil(T0)} °C`;
+  return refused('impossible', path, `${said(value)} °C is out of reach: ${why}.`);
+}
+
+export function climbLadder(asked: Ladder, vft: Vft): Outcome<LadderFound> {
+  const { factor, from, to, trials, exact = false } = asked;
   if (from === to) return refused('impossible', 'to', 'A ladder needs two ends that differ: one that falls short and one that goes too far.');
-  const coldest = Math.min(from, to, ...trials.map(({ value }) => value));
-  if (factor === 'temperature' && coldest <= vft.T0)
-    return refused('impossible', 'from', 'At such a temperature this glass does not flow at all. Begin hotter.');
+  const off = outOfReach(asked, vft);
+  if (off) return off;
   const { of, back, error } = exact && factor === 'temperature' ? IN_DEGREES : scaleOf(factor, vft);
   const [start, end] = [of(from), of(to)];
   /** 0 at the end that falls short, 1 at the other. */
@@ -101,15 +120,18 @@ export function climbLadder({ factor, from, to, trials, exact = false }: Ladder,
   const leftOut = trials.flatMap((trial, i) => NOT_COUNTED.filter((why) => trial[why]).map((why) => ({ trial: i, why })));
   const told = { unit: LADDER_UNITS[factor], counted: fresh.length, leftOut };
   if (exact) {
-    const halved = between(fresh);
+    const halved = between(fresh, LADDER_UNITS[factor]);
     if (!halved.ok) return halved;
     const [low, high] = halved.value;
-    const range: [number, number] = [valueAt(low), valueAt(high)];
+    const range = inOrder(valueAt(low), valueAt(high));
     const middle = valueAt((low + high) / 2);
-    return found({ next: isEnough(factor, ...range) ? null : middle, at: middle, range, ...told });
+    const isFound = fresh.some(({ outcome }) => outcome === 'right') || isEnough(factor, ...range);
+    return found({ next: isFound ? null : middle, at: middle, range, ...told });
   }
   return found({ ...byEye(fresh, error / Math.abs(end - start), (low, high) => isEnough(factor, valueAt(low), valueAt(high)), valueAt), ...told });
 }
+
+const inOrder = (one: number, other: number): [from: number, to: number] => (one < other ? [one, other] : [other, one]);
 
 interface Fresh {
   at: number;
@@ -118,7 +140,7 @@ interface Fresh {
 }
 
 /** Between which places it lies where every outcome is certain. */
-function between(fresh: readonly Fresh[]): Outcome<[low: number, high: number]> {
+function between(fresh: readonly Fresh[], unit: string): Outcome<[low: number, high: number]> {
   const right = fresh.filter(({ outcome }) => outcome === 'right');
   const short = [...fresh.filter(({ outcome }) => outcome === 'short')].sort((a, b) => b.at - a.at).at(0);
   const past = [...fresh.filter(({ outcome }) => outcome === 'past')].sort((a, b) => a.at - b.at).at(0);
@@ -129,11 +151,15 @@ function between(fresh: readonly Fresh[]): Outcome<[low: number, high: number]> 
     return refused(
       'impossible',
       'trials',
-      `One trial fell short at ${said(short.value)} and one went too far at ${said(past.value)}, which does less. Leave one of them out.`,
+      `One trial fell short at ${said(short.value)} ${unit} and one went too far at ${said(past.value)} ${unit}, which does less. Leave one of them out.`,
     );
   const off = right.find(({ at }) => at <= low || at >= high);
   if (off && (short || past))
-    return refused('impossible', 'trials', `${said(off.value)} was right, and lies outside of what fell short and what went too far. Leave one of them out.`);
+    return refused(
+      'impossible',
+      'trials',
+      `${said(off.value)} ${unit} was right, and lies outside of what fell short and what went too far. Leave one of them out.`,
+    );
   const places = right.map(({ at }) => at);
   return found(right.length > 0 ? [Math.min(...places), Math.max(...places)] : [low, high]);
 }
@@ -165,7 +191,7 @@ function byEye(fresh: readonly Fresh[], error: number, enough: (low: number, hig
     return places[i];
   };
   const [low, middle, high] = [TAIL, 0.5, 1 - TAIL].map(quantile);
-  const range: [number, number] = [valueAt(low), valueAt(high)];
+  const range = inOrder(valueAt(low), valueAt(high));
   return { next: enough(low, high) ? null : valueAt(places[mostTelling(believed, error)]), at: valueAt(middle), range };
 }
 
