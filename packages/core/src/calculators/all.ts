@@ -1,5 +1,6 @@
 /** Every calculator there is. A new one is added here. */
 import { body } from './body';
+import { causes } from './causes';
 import { check } from './check';
 import { composeFiring } from './compose';
 import { cone } from './cone';
@@ -13,6 +14,7 @@ import { kilnFit } from './kilnFit';
 import { kilnTimes } from './kilnTimes';
 import { keySchedule } from './keyIn';
 import { ladder } from './ladder';
+import { nextAfter } from './nextFiring';
 import { polariser } from './polariser';
 import { QUANTITIES } from './quantities/all';
 import { quantity } from './quantity';
@@ -42,6 +44,8 @@ export const CALCULATORS = {
   spreadFit,
   corrections,
   ladder,
+  nextFiring: nextAfter,
+  causes,
   cone,
   keyIn: keySchedule,
   readBack: readKeyed,

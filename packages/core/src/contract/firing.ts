@@ -154,6 +154,7 @@ export const SeenWorkSchema = schemaFor<SeenWork>()(
     .strictObject({
       ...{ short: bound, past: bound },
       soFar: z.strictObject({ ...workDone, reckoned_perPa: quantity('Heat work expected for it', '1/Pa', 1e-12, 100) }).optional(),
+      had: z.strictObject(workDone).optional(),
     })
     .meta({ id: 'SeenWork' }),
 );

@@ -219,6 +219,52 @@ export function learnCorrections(vft: Vft, seen: readonly LookSeen[], witnesses:
   };
 }
 
+/** What a firing to come can be expected to come out as. */
+export interface Foreseen {
+  /** Of each outcome; they come to 1. */
+  chances: Record<LookSeen['outcome'], number>;
+  /** Its work over the least that it takes: 5 %, the middle, 95 %. */
+  ofLeast: [from: number, middle: number, to: number];
+}
+
+/** What a trial can be expected to come out as, after firings of its kind: each by its uncorrected simulation. */
+export function foresee(
+  vft: Vft,
+  seen: readonly LookSeen[],
+  trial: Pick<LookSeen, 'work_perPa' | 'least_perPa' | 'most_perPa' | 'work_C'>,
+  witnesses: readonly Witness[] = [],
+): Foreseen {
+  const [offsets, factors] = [gridOf(OFFSETS), gridOf(LOG_FACTORS)];
+  const { own } = saidBy(null, seen, vft, offsets, factors, []);
+  const kelvinPerE = efold(vft, trial.work_C);
+  const did = Math.log(trial.work_perPa / trial.least_perPa);
+  const places: { log: number; weight: number }[] = [];
+  const sums = { short: 0, right: 0, past: 0 };
+  let whole = 0;
+  offsets.forEach((d, i) =>
+    factors.forEach((f, j) => {
+      let log = -0.5 * (d / PRIOR_OFFSET_K) ** 2 - 0.5 * (f / PRIOR.look_sd_log) ** 2;
+      for (const witness of witnesses) log -= 0.5 * ((d - witness.offset_K) / witness.error_K) ** 2;
+      const weight = Math.exp(log) * own[i * factors.length + j];
+      whole += weight;
+      places.push({ log: did - d / kelvinPerE - f, weight });
+      for (const outcome of OUTCOME_NAMES) sums[outcome] += weight * likelihood({ ...trial, outcome }, kelvinPerE, d, f);
+    }),
+  );
+  places.sort((a, b) => a.log - b.log);
+  const quantile = (share: number): number => {
+    let sum = 0;
+    const at = places.find(({ weight }) => (sum += weight) >= share * whole) ?? places[places.length - 1];
+    return Math.exp(at.log);
+  };
+  return {
+    chances: { short: sums.short / whole, right: sums.right / whole, past: sums.past / whole },
+    ofLeast: [quantile(0.05), quantile(0.5), quantile(0.95)],
+  };
+}
+
+const OUTCOME_NAMES = ['short', 'right', 'past'] as const;
+
 /** What one look takes: what its own firings say, with what all the others say of looks. */
 function factorOfLook({ own, ofAll }: Said, posterior: Float64Array, factors: readonly number[], departs: number[][]): { factor: number; sd_log: number } {
   const across = factors.length;

@@ -1,7 +1,7 @@
 /** What can be seen on glass when it comes out, beside how far it got: each kind of firing has its own. Both can be true: right, and stuck. */
 export const FLAWS = {
   ...{ bubble: 'bubble', blowThrough: 'blown through', pinholes: 'pinholes', devitrified: 'devitrified', spikedRim: 'spiked rim', drawnIn: 'rim drawn in' },
-  ...{ stuck: 'stuck', cracked: 'cracked', colourOff: 'colour off' },
+  ...{ stuck: 'stuck', cracked: 'cracked', warped: 'warped', colourOff: 'colour off' },
   ...{ offCentre: 'off centre', airHump: 'hump of air', thinnedRim: 'thinned rim', unevenRim: 'uneven rim', marked: 'marked', hooked: 'hooked on its rim' },
   ...{ folded: 'folded', slid: 'slid', gripped: 'gripped', unevenHem: 'uneven hem', touchedShelf: 'touched the shelf', thinnedShoulder: 'thinned shoulder' },
   split: 'split',
@@ -24,6 +24,7 @@ export const FUSE_FLAWS = [
   'drawnIn',
   'stuck',
   'cracked',
+  'warped',
   'colourOff',
 ] as const satisfies readonly Flaw[];
 export const SLUMP_FLAWS = [
@@ -36,6 +37,7 @@ export const SLUMP_FLAWS = [
   'stuck',
   'devitrified',
   'cracked',
+  'warped',
 ] as const satisfies readonly Flaw[];
 export const DRAPE_FLAWS = [
   ...(['folded', 'slid', 'gripped', 'unevenHem', 'touchedShelf', 'thinnedShoulder', 'split', 'stuck', 'devitrified'] as const),
@@ -54,3 +56,17 @@ export const flawWords = (flaws: readonly Flaw[]): string =>
   FLAW_NAMES.filter((one) => flaws.includes(one))
     .map((one) => FLAWS[one])
     .join(', ');
+
+/** What a bubble, a crack and its course tell of where they come from. */
+export const BUBBLE_SIZES = ['small', 'large'] as const;
+export type BubbleSize = (typeof BUBBLE_SIZES)[number];
+/** Glass that broke cold has sharp edges; what broke on the way up was rounded by the heat that came after. */
+export const CRACK_EDGES = ['sharp', 'rounded'] as const;
+export type CrackEdge = (typeof CRACK_EDGES)[number];
+/** across: through the piece from rim to rim; join: along where two glasses meet; form: where it lay against its form or dam. */
+export const CRACK_COURSES = ['across', 'join', 'form'] as const;
+export type CrackCourse = (typeof CRACK_COURSES)[number];
+
+/** Flaws that cracks are, and those that bubbles are. */
+export const CRACKS = ['cracked', 'crackedInMould', 'split', 'brokeLifted'] as const satisfies readonly Flaw[];
+export const BUBBLES = ['bubble', 'blowThrough', 'pinholes', 'veils', 'airHump'] as const satisfies readonly Flaw[];

@@ -1,5 +1,18 @@
 /** What of this room is used outside of the core. */
-export { type Flaw, FLAW_NAMES, FLAWS, flawWords } from './flaws';
+export {
+  BUBBLE_SIZES,
+  BUBBLES,
+  type BubbleSize,
+  CRACK_COURSES,
+  CRACK_EDGES,
+  CRACKS,
+  type CrackCourse,
+  type CrackEdge,
+  type Flaw,
+  FLAW_NAMES,
+  FLAWS,
+  flawWords,
+} from './flaws';
 export { type Ghost, ghostOf, rimMovesIn } from './ghost';
 export { type Look, LOOK_NAMES, LOOKS } from './names';
 export { RECIPES } from './recipes/all';

@@ -80,7 +80,7 @@ export function snapshotOf<C extends Labelled & Controller>(doc: PieceDocument, 
   };
   const bounds = seenFor(
     firing,
-    { formId: form?.id ?? null, formedBy: now?.formed?.isMeasured ? now.formed.by.id : null },
+    { formId: form?.id ?? null, formedBy: now?.formed?.isMeasured ? now.formed.by.id : null, firedBy: item ? [] : firedJustBefore(doc, index) },
     (shelf.seen ?? []).filter(({ kilnId }) => kilnId === step.kilnId),
   );
   const family = mainFamily(met.value, shelf);
@@ -106,6 +106,13 @@ export function snapshotOf<C extends Labelled & Controller>(doc: PieceDocument, 
       mapped: body.mapped,
     }),
   });
+}
+
+/** The firings that the glass came out of, the last one first, since something was laid on it. */
+function firedJustBefore({ journey }: PieceDocument, index: number): string[] {
+  const before = journey.slice(0, index).reverse();
+  const laid = before.findIndex(({ kind }) => kind === 'lay');
+  return before.slice(0, laid < 0 ? undefined : laid).flatMap(({ kind, id }) => (kind === 'fire' ? [id] : []));
 }
 
 /** Nothing of glass, within the outline of what is fired. */

@@ -72,24 +72,60 @@ function isSameShaping(one: Shaping | undefined, other: Shaping | undefined): bo
   return wholes && Math.abs(down(one) - down(other)) <= SAME * (shapingDown(one) ?? 1);
 }
 
-/** How a firing that was opened bears on one to come; formedBy: the step whose measured shape that one starts from. */
+/** Where a firing to come stands. */
+export interface Standing {
+  formId: string | null;
+  /** The step whose measured shape it starts from. */
+  formedBy: string | null;
+  /** The firings that the same glass went through just before, the last one first, nothing laid on since. */
+  firedBy?: readonly string[];
+}
+
+/** Those of its kind: of the same body, in the same form. */
+export function likeThis(firing: Pick<FiringCase, 'body' | 'look' | 'setup'>, formId: string | null, seen: readonly SeenFiring[]): SeenFiring[] {
+  const body = seenBody(firing);
+  return seen.filter(
+    (one) => one.look === firing.look && one.formId === formId && isSameBody(one.body, body) && isSameShaping(one.shaping, firing.setup.shaping),
+  );
+}
+
+/** How a firing that was opened bears on one to come. */
 export function seenFor(
   firing: Pick<FiringCase, 'body' | 'look' | 'setup' | 'limits'>,
-  { formId, formedBy }: { formId: string | null; formedBy: string | null },
+  { formId, formedBy, firedBy = [] }: Standing,
   seen: readonly SeenFiring[],
 ): SeenWork | undefined {
   if (firing.body.glasses.length === 0) return undefined;
-  const body = seenBody(firing);
-  const own = seen.filter(
-    (one) => one.look === firing.look && one.formId === formId && isSameBody(one.body, body) && isSameShaping(one.shaping, firing.setup.shaping),
-  );
+  const own = likeThis(firing, formId, seen);
   const done = ({ work_perPa, work_C, by }: SeenFiring): WorkDone & { by?: HowFar } => ({ work_perPa, work_C, ...(by ? { by } : {}) });
   const short = own.filter(({ outcome }) => outcome === 'short').sort((a, b) => b.work_perPa - a.work_perPa)[0] as SeenFiring | undefined;
   const past = own.filter(({ outcome }) => outcome === 'past').sort((a, b) => a.work_perPa - b.work_perPa)[0] as SeenFiring | undefined;
   const before = formedBy === null ? undefined : seen.find(({ stepId, look }) => stepId === formedBy && look === firing.look);
   const soFar = before && reckonedSoFar(firing, before);
-  const all = { ...(short ? { short: done(short) } : {}), ...(past ? { past: done(past) } : {}), ...(soFar ? { soFar } : {}) };
+  const had = soFar ? undefined : hadBefore(firing, firedBy, seen);
+  // Loose before and one now: what it lacked then it lacks by the same glass.
+  const lacking = had && had.work_perPa > (short?.work_perPa ?? 0) ? had : short && done(short);
+  const all = {
+    ...(lacking ? { short: lacking } : {}),
+    ...(past ? { past: done(past) } : {}),
+    ...(soFar ? { soFar } : {}),
+    ...(had ? { had: { work_perPa: had.work_perPa, work_C: had.work_C } } : {}),
+  };
   return Object.keys(all).length > 0 ? all : undefined;
+}
+
+/** What the same glass has had of this kind of firing, one after the other and each of them short; a measured shape tells that by itself. */
+function hadBefore({ look, setup: { shaping } }: Pick<FiringCase, 'look' | 'setup'>, firedBy: readonly string[], seen: readonly SeenFiring[]) {
+  if (shaping && 'down_m' in shaping && shaping.down_m) return undefined;
+  const turns: SeenFiring[] = [];
+  for (const id of firedBy) {
+    const turn = seen.find(({ stepId }) => stepId === id);
+    if (turn?.look !== look || turn.outcome !== 'short') break;
+    turns.push(turn);
+  }
+  if (turns.length === 0) return undefined;
+  const [{ work_C, by }] = turns;
+  return { work_perPa: turns.reduce((sum, { work_perPa }) => sum + work_perPa, 0), work_C, ...(by ? { by } : {}) };
 }
 
 /** What is reckoned for the way that was measured, beside what the firing did; nothing where it started on the way, or came all of it. */
@@ -118,11 +154,24 @@ const BELIEVED = 4;
 /** Work as the glass had it where the controller reads offset_K over it, 1/Pa. */
 export const asGlass = (vft: Vft, { work_perPa, work_C }: WorkDone, offset_K: number): number => work_perPa * Math.exp(-offset_K / efold(vft, work_C));
 
-/** The heat work that a firing needs and bears, held to what was seen, 1/Pa. */
-export function boundedBy({ least, most }: WorkRange, { short, past, soFar }: SeenWork, vft: Vft, offset_K: number): WorkRange {
+/** What glass that had some of it is given at least, as a share of that. */
+const LEAST_MORE = 0.1;
+
+/** The heat work that a firing needs and bears, held to what was seen, 1/Pa. Work adds up: what the same glass has had comes off. */
+export function boundedBy(usual: WorkRange, { had, ...seen }: SeenWork, vft: Vft, offset_K: number): WorkRange {
+  const whole = boundedWhole(usual, seen, vft, offset_K);
+  if (!had) return whole;
+  const done = asGlass(vft, had, offset_K);
+  const middle = Math.max(Math.sqrt(whole.least * whole.most) - done, LEAST_MORE * done);
+  // Its middle is what the middle lacks: stricter than taking it off the least.
+  const most = Math.max(whole.most - done, middle);
+  return { least: middle ** 2 / most, most };
+}
+
+function boundedWhole({ least, most }: WorkRange, { short, past, soFar }: SeenWork, vft: Vft, offset_K: number): WorkRange {
   if (soFar) {
     const took = Math.min(Math.max(asGlass(vft, soFar, offset_K) / soFar.reckoned_perPa, 1 / BELIEVED), BELIEVED);
-    return boundedBy({ least: least * took, most: most * took }, { ...(short ? { short } : {}), ...(past ? { past } : {}) }, vft, offset_K);
+    return boundedWhole({ least: least * took, most: most * took }, { ...(short ? { short } : {}), ...(past ? { past } : {}) }, vft, offset_K);
   }
   const [fell, went] = [short, past].map((one) => one && asGlass(vft, one, offset_K));
   if (fell !== undefined && went !== undefined) {

@@ -34,5 +34,7 @@ export {
 } from './written';
 export { addSegment, joinSegments, removeSegment, splitSegment } from './edit';
 export { caseDifferences, type Consequence, consequences, segmentDifferences } from './differences';
-export { boundedBy, seenBody, type SeenFiring, seenFor } from './bounds';
+export { boundedBy, likeThis, seenBody, type SeenFiring, seenFor } from './bounds';
+export { CHANGES_FIRST, type ChangesFirst, nextFiring, type NextFiring, type SeenLike, workSeen } from './nextFiring';
+export { changeWords, nextWhy } from './nextWords';
 export type { SeenWork } from './seenWork';

@@ -13,4 +13,6 @@ export interface SeenWork {
   past?: WorkDone & { by?: HowFar };
   /** What brought it as far down as it was measured to be, where it goes on from there: how much that was of what is reckoned for it. */
   soFar?: WorkDone & { reckoned_perPa: number };
+  /** What this very glass has had of it, where it goes into the kiln again: it asks for the rest. */
+  had?: WorkDone;
 }

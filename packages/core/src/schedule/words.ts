@@ -320,11 +320,13 @@ function seenSentences({ seen, viscosity, corrections = NO_CORRECTIONS, look }: 
   const said: string[] = [];
   const name = `the same ${RECIPES[look].name.toLowerCase()}`;
   if (seen.soFar) said.push('It goes on from its measured shape, by what the way so far really took.');
+  if (seen.had) said.push('This glass has had some of its heat work already: it is given the rest.');
   if (seen.short && seen.past)
     said.push(`In this kiln ${name} fell short with ${ofThis(seen.short)} of this heat work and went too far with ${ofThis(seen.past)}.`);
   else if (seen.short) said.push(`In this kiln ${name} fell short with ${ofThis(seen.short)} of this heat work.`);
   else if (seen.past) said.push(`In this kiln ${name} went too far with ${ofThis(seen.past)} of this heat work.`);
-  const under = seen.short && asGlass(viscosity, seen.short, corrections.offset_K) >= mean_perPa;
+  // What adds to what the glass had may be less than that.
+  const under = !seen.had && seen.short && asGlass(viscosity, seen.short, corrections.offset_K) >= mean_perPa;
   const over = seen.past && asGlass(viscosity, seen.past, corrections.offset_K) <= mean_perPa;
   if (under && !over) said.push('As it stands it does no more than what fell short: it will again. Go hotter, or hold longer.');
   if (over && !under) said.push('As it stands it does no less than what went too far: it will again. Go cooler, or hold for less.');
