@@ -91,6 +91,7 @@ export const LabelPage = page('LabelPage');
 export const LearnedOf = page('LearnedOf', Nothing);
 export const NewPiecePage = page('NewPiecePage');
 export const NotebookPane = page('NotebookPane', Nothing);
+export const NextPage = page('NextPage');
 export const NotebookPage = page('NotebookPage');
 export const PieceMark = early('PieceMark', KeptRoom);
 export const PiecePage = page('PiecePage');

@@ -3,7 +3,7 @@ import { HOW_FAR } from '@torvin/core/learn';
 import { LOOKS } from '@torvin/core/look';
 import { STAGES } from '@torvin/core/making';
 import { type MadeFrom, type OfFiredLayers, LAYER_FORMS, STEP_KINDS } from '@torvin/core/piece';
-import { type SeenFiring, SETUP_KINDS, WETS } from '@torvin/core/schedule';
+import { CHANGES_FIRST, type SeenFiring, SETUP_KINDS, WETS } from '@torvin/core/schedule';
 import { EMPTY_ITEM_KINDS } from '@torvin/core/emptyFiring';
 import { z } from 'zod';
 import {
@@ -444,6 +444,8 @@ export const WaitingPieceSchema = z
     /** What the step of the hands is called that is next; null where a firing is. */
     step: z.string().nullable(),
     stepId: id.nullable(),
+    /** The last turn of that step in the kiln; null where it had none. */
+    firingId: id.nullable(),
     /** The whole length of its schedule, s; null where it has none. */
     total_s: figure('s').nullable(),
     /** How what stands now differs from what its schedule was made from. */
@@ -483,6 +485,7 @@ export const SeenFiringSchema = schemaFor<SeenFiring>()(
   z
     .object({
       ...{ kilnId: z.string(), stepId: z.string(), look: z.enum(LOOKS), formId: z.string().nullable() },
+      firingId: z.string().optional(),
       ...{ outcome: ResultSchema, by: z.enum(HOW_FAR).optional() },
       work_perPa: figure('1/Pa', 'By what the controller read'),
       work_C: figure('°C', 'Its working temperature, as it ran'),
@@ -563,6 +566,8 @@ export const StudioSchema = z
     firstDay: FirstDaySchema.optional(),
     /** Of its own; left out, they stay as they were, and empty, all are as they ship. */
     limits: StudioLimitsSchema.optional(),
+    /** After a result that was not right. Left out, it stays as it was. */
+    changesFirst: oneOf('What changes first', CHANGES_FIRST).optional(),
   })
   .meta({ id: 'Studio' });
 export type Studio = z.infer<typeof StudioSchema>;

@@ -5,7 +5,7 @@
  */
 import { PurposefulSegmentSchema, SEGMENTS_AT_MOST, oneOf, quantity, words } from '@torvin/core/contract';
 import { HOW_FAR } from '@torvin/core/learn';
-import { FLAW_NAMES, LOOKS, RECIPES, flawWords } from '@torvin/core/look';
+import { BUBBLE_SIZES, CRACK_COURSES, CRACK_EDGES, FLAW_NAMES, LOOKS, RECIPES, flawWords } from '@torvin/core/look';
 import { RELEASED, RELEASED_NAMES } from '@torvin/core/release';
 import { type TemperatureUnit, temperatureIn } from '@torvin/core/units';
 import { z } from 'zod';
@@ -52,6 +52,30 @@ const edge = (to: FacedTo) => oneOf(`Edge towards ${FACED_NAMES[to]}`, EDGES).nu
 export const FacedSchema = z.strictObject({ mark: edge('mark'), door: edge('door'), hot: edge('hot') }).meta({ id: 'Faced' });
 export type Faced = z.infer<typeof FacedSchema>;
 export const NOT_FACED: Faced = { mark: null, door: null, hot: null };
+
+/** More marks than these nobody can tell apart on a drawing. */
+export const MARKS_AT_MOST = 20;
+const share = (title: string) =>
+  z
+    .number({ error: `${title} is a share of the outline, from 0 to 1.` })
+    .min(0)
+    .max(1);
+/** Across the outline from above, from its left and from its top, as shares of its width and length. */
+const spot = z.strictObject({ x: share('Place across'), y: share('Place along') });
+
+/** Something to be seen on the glass: what it is, what kind of it, and where, as its plan shows it from above. */
+export const MarkSchema = z
+  .strictObject({
+    flaw: oneOf('What was seen', FLAW_NAMES),
+    at: spot.nullable().default(null),
+    /** Where a crack ends that begins there. */
+    to: spot.nullable().default(null),
+    size: oneOf('Size of the bubbles', BUBBLE_SIZES).nullable().default(null),
+    edge: oneOf('Edges of the crack', CRACK_EDGES).nullable().default(null),
+    course: oneOf('Course of the crack', CRACK_COURSES).nullable().default(null),
+  })
+  .meta({ id: 'Mark' });
+export type Mark = z.infer<typeof MarkSchema>;
 
 /** 'top edge to the door, left edge to the hot side'; '' where nothing was told. */
 export const facedWords = (faced: Faced): string =>
@@ -106,6 +130,13 @@ export const FIRING_FIELDS = {
     schema: words('Where that was', 120).default(''),
     asked: { label: 'Where on it', hint: 'tip of the leaf, front left corner', withFlaws: true },
     columns: [{ title: 'seen_where', cell: (where) => where }],
+  }),
+  /** The same one by one, where more is known of it. */
+  marks: field({
+    schema: z
+      .array(MarkSchema)
+      .max(MARKS_AT_MOST, { error: `At most ${MARKS_AT_MOST} marks.` })
+      .default([]),
   }),
   /** Which of its edges lay towards what in the kiln. */
   faced: field({ schema: FacedSchema.default(NOT_FACED), columns: [{ title: 'faced', cell: (faced) => facedWords(faced) }] }),

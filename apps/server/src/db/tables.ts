@@ -4,9 +4,9 @@ import type { PurposefulSegment } from '@torvin/core/kiln';
 import { type Flaw, LOOKS } from '@torvin/core/look';
 import { QUANTITY_NAMES } from '@torvin/core/quantity';
 import { RELEASED } from '@torvin/core/release';
-import type { Evaluation, StudioLimits } from '@torvin/core/schedule';
+import { CHANGES_FIRST, type Evaluation, type StudioLimits } from '@torvin/core/schedule';
 import type { Operation } from 'fast-json-patch';
-import { CSV_STYLES, type Faced, type FirstDay, type Lesson, NO_LESSON, NOT_FACED, type PieceDoc, type Snapshot, WAITS } from '@torvin/schema';
+import { CSV_STYLES, type Faced, type FirstDay, type Lesson, type Mark, NO_LESSON, NOT_FACED, type PieceDoc, type Snapshot, WAITS } from '@torvin/schema';
 import { sql } from 'drizzle-orm';
 import { check, index, integer, primaryKey, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 
@@ -28,6 +28,7 @@ export const studio = sqliteTable(
     firstDay: text('first_day', { mode: 'json' }).$type<FirstDay>(),
     /** Null where none was ever set. */
     limits: text('limits', { mode: 'json' }).$type<StudioLimits>(),
+    changesFirst: text('changes_first', { enum: CHANGES_FIRST }).notNull().default('temperature'),
   },
   (table) => [check('studio_is_one_row', sql`${table.id} = 1`)],
 );
@@ -272,6 +273,7 @@ export const firings = sqliteTable(
     result: text('result', { enum: ['short', 'right', 'past'] }),
     seen: text('seen', { mode: 'json' }).$type<Flaw[]>().notNull().default([]),
     seenWhere: text('seen_where').notNull().default(''),
+    marks: text('marks', { mode: 'json' }).$type<Mark[]>().notNull().default([]),
     faced: text('faced', { mode: 'json' }).$type<Faced>().notNull().default(NOT_FACED),
     lookReached: text('look_reached', { enum: LOOKS }),
     released: text('released', { enum: RELEASED }),

@@ -2,7 +2,19 @@
 import { TYPICAL_FAMILIES } from '@torvin/core/glass';
 import { type HeldForm, type JourneyStep, heldForm } from '@torvin/core/piece';
 import type { Released } from '@torvin/core/release';
-import type { FiringResult, FormRecord, Glass, Kiln, KindName, LaidLayerSchema, Made, RecordOf, StepSchema } from '@torvin/schema';
+import {
+  type FiringResult,
+  type FormRecord,
+  type Glass,
+  type Kiln,
+  type KindName,
+  type LaidLayerSchema,
+  type Made,
+  type Mark,
+  MarkSchema,
+  type RecordOf,
+  type StepSchema,
+} from '@torvin/schema';
 import type { z } from 'zod';
 
 export const INVENTED = 'invented for the demo';
@@ -223,6 +235,8 @@ export interface DemoFiring {
   note: string;
   /** Degrees and minutes by which the work really differed, where it did. */
   ranBy?: { degrees: number; minutes: number };
+  /** What was seen on it, each with its place. */
+  marks?: Mark[];
 }
 
 /** Into which program of its controller it was keyed, and whether it was read back. */
@@ -362,7 +376,10 @@ export const DEMO_PIECES: DemoPiece[] = [
         firings: [
           { hoursAgo: 520, result: 'short', place: 'front left', note: 'Edges still square at the corners.', ranBy: { degrees: -14, minutes: 0 } },
           { hoursAgo: 470, result: 'right', place: 'middle', note: 'Round all the way.' },
-          { hoursAgo: 420, result: 'past', place: 'back right', note: 'Ran a little, needle points at one rim.', ranBy: { degrees: 12, minutes: 6 } },
+          {
+            ...{ hoursAgo: 420, result: 'past', place: 'back right', note: 'Ran a little, needle points at one rim.', ranBy: { degrees: 12, minutes: 6 } },
+            marks: [MarkSchema.parse({ flaw: 'spikedRim', at: { x: 0.96, y: 0.4 } })],
+          },
         ],
       },
     ],

@@ -135,7 +135,7 @@ function addDemoProgram(
   keyProgram(db, { id: uuid(), controllerId: controller.id, slot, scheduleId, rows, keyedAt, ...read }, { now, ahead_s: 0 });
 }
 
-function addDemoFiring(db: Database, schedule: Schedule, { hoursAgo, ranBy, result, released, place, note }: DemoFiring, now: number): void {
+function addDemoFiring(db: Database, schedule: Schedule, { hoursAgo, ranBy, result, released, place, note, marks = [] }: DemoFiring, now: number): void {
   const { segments, snapshot, pieceId, id: scheduleId } = schedule;
   const hottest = hottestSegment(segments);
   const asFired = ranBy
@@ -149,6 +149,8 @@ function addDemoFiring(db: Database, schedule: Schedule, { hoursAgo, ranBy, resu
     zone: 'UTC',
     place,
     result,
+    marks,
+    seen: marks.map(({ flaw }) => flaw),
     released: released ?? null,
     lookReached: result === 'right' ? snapshot.firing.look : null,
     note,

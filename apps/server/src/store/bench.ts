@@ -15,7 +15,7 @@ import { countPieces } from './pieces';
 import { findSchedule } from './schedules';
 import { seenOnce, wasTold, workDone } from './seen';
 import { studioUnits } from './studio';
-import { firedOf } from './waiting';
+import { firedOf, lastFiring } from './waiting';
 
 /** More than these do not stand unopened in any studio; older ones are in the Notebook. */
 const IN_KILN_AT_MOST = 6;
@@ -94,6 +94,7 @@ function waitingPiece(db: Database, pieceId: string, shelves: Shelves, units: Un
     look: fire?.look ?? null,
     step: step && step.kind !== 'fire' ? stepName(step) : null,
     stepId: step?.id ?? null,
+    firingId: fire ? lastFiring(db, pieceId, fire.id) : null,
     total_s: schedule?.result.simulation.total_s ?? null,
     outdated: schedule && fire ? outdatedBy(row.doc, schedule.stepId, { ...shelves, seen: seen(fire) }, schedule.snapshot, units) : [],
   };

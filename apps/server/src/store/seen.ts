@@ -59,12 +59,12 @@ export function seenFirings(db: Database, { kiln, look }: { kiln: string; look: 
   return rows
     .sort((one, other) => ids.indexOf(one.id) - ids.indexOf(other.id))
     .flatMap((row): SeenFiring[] => {
-      const { stepId, formId, result, lesson, snapshot } = row;
+      const { id: firingId, stepId, formId, result, lesson, snapshot } = row;
       if (result === null || lesson.leftOut || snapshot.firing.body.glasses.length === 0) return [];
       const { shaping } = snapshot.firing.setup;
       return [
         {
-          ...{ kilnId: kiln, stepId, look, formId, outcome: result, body: seenBody(snapshot.firing) },
+          ...{ firingId, kilnId: kiln, stepId, look, formId, outcome: result, body: seenBody(snapshot.firing) },
           ...workDone(row),
           ...(lesson.by === null ? {} : { by: lesson.by }),
           ...(shaping ? { shaping } : {}),

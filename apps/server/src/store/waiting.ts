@@ -9,7 +9,7 @@ import { firings, loads, pieces, schedules } from '../db/tables';
 /** What became of each turn in the kiln, oldest first. */
 const resultsOf = (db: Database, pieceIds: readonly string[]) =>
   db
-    .select({ pieceId: firings.pieceId, stepId: schedules.stepId, result: firings.result })
+    .select({ id: firings.id, pieceId: firings.pieceId, stepId: schedules.stepId, result: firings.result })
     .from(firings)
     .innerJoin(loads, eq(firings.loadId, loads.id))
     .innerJoin(schedules, eq(firings.scheduleId, schedules.id))
@@ -20,6 +20,12 @@ const resultsOf = (db: Database, pieceIds: readonly string[]) =>
 /** Results of a piece's steps, each by its last firing. */
 export const lastResults = (db: Database, pieceId: string): Map<string, FiringResult | null> =>
   new Map(resultsOf(db, [pieceId]).map(({ stepId, result }) => [stepId, result]));
+
+/** The last turn of a step in the kiln. */
+export const lastFiring = (db: Database, pieceId: string, stepId: string): string | null =>
+  resultsOf(db, [pieceId])
+    .filter((one) => one.stepId === stepId)
+    .at(-1)?.id ?? null;
 
 /** The same of several pieces, as each tells it. */
 export function firedOf(db: Database, pieceIds: readonly string[]): (pieceId: string) => Piece['fired'] {

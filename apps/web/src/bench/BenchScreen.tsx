@@ -158,12 +158,14 @@ const WIDE_SHARES = { now: 5, next: 4, due: 3 } as const;
 const taughtWords = (learned: Bench['learned']): string => (learned === null ? BENCH.noResults : BENCH.taughtBy(learned.kilnName, learned.firings));
 
 /** To its plan where none is made yet, else to the piece with that firing. */
-const decisionHref = ({ piece, for: what, stepId }: WaitingPiece) =>
-  what === 'choice'
-    ? planHref(piece.id)
-    : what === 'schedule' && stepId !== null
-      ? planHref(piece.id, { step: stepId })
-      : (`/pieces/${piece.id}${stepId === null ? '' : `?at=${stepId}`}` as const);
+const decisionHref = ({ piece, for: what, stepId, firingId, outdated }: WaitingPiece) =>
+  (what === 'again' || what === 'decision') && firingId !== null && outdated.length === 0
+    ? (`/notebook/${firingId}/next` as const)
+    : what === 'choice'
+      ? planHref(piece.id)
+      : what === 'schedule' && stepId !== null
+        ? planHref(piece.id, { step: stepId })
+        : (`/pieces/${piece.id}${stepId === null ? '' : `?at=${stepId}`}` as const);
 
 function Part({ title, testID, share, children }: { title: string; testID: string; share?: number; children: React.ReactNode }) {
   return (

@@ -34,6 +34,7 @@ import { offerBack } from '@/ui/takeBack';
 import { AwakeForLookIn } from './AwakeForLookIn';
 import { PhotoRow } from '@/photos/Photos';
 import { FacedDrawing } from './Faced';
+import { MarksDrawing } from './Marks';
 import { recordPaper } from './recordPaper';
 import { LoadPanel, loadWords } from './LoadPanel';
 import { asRun } from './asRun';
@@ -156,6 +157,7 @@ function ToldOfIt({ detail: { firing, schedule } }: { detail: FiringDetail }) {
       {firing.seen.length > 0 && (
         <Words bold testID="firing-seen">{`${capital(flawWords(firing.seen))}${firing.seenWhere === '' ? '' : `: ${firing.seenWhere}`}.`}</Words>
       )}
+      {firing.marks.some(({ at }) => at !== null) && <MarksDrawing marks={firing.marks} footprint={snapshot.firing.body.footprint} />}
       <FacedDrawing faced={firing.faced} footprint={snapshot.firing.body.footprint} />
       {FIRING_WORDS.map((name) => firing[name] !== '' && FIRING_FIELDS[name].tells && <Words key={name}>{FIRING_FIELDS[name].tells(firing[name])}</Words>)}
       {firing.released !== null && (
@@ -188,6 +190,9 @@ function FiringActions({ detail, stressed }: { detail: FiringDetail; stressed: b
         testID="tell"
         onPress={() => router.push(`/notebook/${firing.id}/tell`)}
       />
+      {firing.result !== null && (firing.result !== 'right' || firing.seen.length > 0) && !emptyFiringOf(detail.schedule.snapshot.firing) && (
+        <Action title={FIRING_SCREEN.nextTime} testID="next-time" onPress={() => router.push(`/notebook/${firing.id}/next`)} />
+      )}
       {firing.released === 'stuck' && (
         <Action
           kind="second"

@@ -11,6 +11,7 @@ import {
   FIRING_FIELDS,
   FIRING_WORDS,
   type Firing,
+  type Mark,
   NOT_FACED,
   ResultSchema,
   type Schedule,
@@ -42,6 +43,7 @@ import { DayTimeInput, FIELD_TIME, readFieldTime } from '@/ui/TimeInput';
 import { AsFiredRows } from './AsFiredRows';
 import { FacedFields } from './Faced';
 import { type LessonEntry, LessonFields, entryOfLesson, lessonOf } from './LessonFields';
+import { MarksFields } from './Marks';
 import { PhotoPicker } from '@/photos/Photos';
 import { Toggles } from '@/ui/Toggles';
 import { RESULT_WORDS } from '@/ui/results';
@@ -84,6 +86,7 @@ const recordSchema = z.object({
   ...WORDS_ASKED,
   result: z.enum([...ResultSchema.options, 'open']),
   seen: FIRING_FIELDS.seen.schema.unwrap(),
+  marks: FIRING_FIELDS.marks.schema.unwrap(),
   faced: z.custom<Faced>(),
   lookReached: z.enum([...LOOKS, 'unsaid']),
   released: z.enum([...RELEASED, 'unsaid']),
@@ -134,7 +137,7 @@ export function RecordForm({ told, schedule, problem, saving, held, draft, onDra
       setHandsMissing(true);
       return showFault();
     }
-    void handleSubmit(({ when, result, seen, seenWhere, lookReached, released, by, lesson: typed, ...rest }) => {
+    void handleSubmit(({ when, result, seen, seenWhere, marks, lookReached, released, by, lesson: typed, ...rest }) => {
       const farOff = by === 'unsaid' || result === 'right' || result === 'open' ? null : by;
       const read = lessonOf(typed, farOff, unit, told.lesson);
       setFault('fault' in read ? read.fault : null);
@@ -149,6 +152,7 @@ export function RecordForm({ told, schedule, problem, saving, held, draft, onDra
           lookReached: lookReached === 'unsaid' || result === 'open' ? null : lookReached,
           seen: result === 'open' ? [] : seen,
           seenWhere: result === 'open' || seen.length === 0 ? '' : seenWhere,
+          marks: result === 'open' ? [] : marks.filter(({ flaw }) => seen.includes(flaw)),
           released: released === 'unsaid' || result === 'open' || !on ? null : released,
         },
         { atOnce, hands },
@@ -232,13 +236,21 @@ export function RecordForm({ told, schedule, problem, saving, held, draft, onDra
           {now.result !== 'open' && (
             <Fold title={RECORD_FORM.whatElseCan} about={flawWords((now.seen as Flaw[] | undefined) ?? []) || RECORD_FORM.bubblesCracksRim} testID="seen">
               {() => (
-                <Toggles<Flaw>
-                  label={RECORD_FORM.eachTrue}
-                  values={now.seen ?? []}
-                  options={offeredFlaws(recipe.flaws, on !== null, now.seen ?? []).map((value) => ({ value, title: FLAWS[value] }))}
-                  onChange={(seen) => setValue('seen', seen)}
-                  testID="seen"
-                />
+                <>
+                  <Toggles<Flaw>
+                    label={RECORD_FORM.eachTrue}
+                    values={now.seen ?? []}
+                    options={offeredFlaws(recipe.flaws, on !== null, now.seen ?? []).map((value) => ({ value, title: FLAWS[value] }))}
+                    onChange={(seen) => setValue('seen', seen)}
+                    testID="seen"
+                  />
+                  <MarksFields
+                    seen={now.seen ?? []}
+                    marks={(now.marks as Mark[] | undefined) ?? []}
+                    footprint={firing.body.footprint}
+                    onChange={(marks) => setValue('marks', marks)}
+                  />
+                </>
               )}
             </Fold>
           )}

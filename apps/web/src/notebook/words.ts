@@ -64,6 +64,7 @@ export const LOAD_PANEL = {
 } as const;
 
 export const FIRING_SCREEN = {
+  nextTime: 'Next time',
   in: (recipeName: string, kilnName: string, start: string, zone: string, ahead: string): string => `${recipeName} in ${kilnName}, ${start}${zone}${ahead}`,
   ranOtherwiseThan: 'Ran otherwise than planned',
   firedAsCalculated: 'Fired as calculated',
@@ -149,6 +150,60 @@ export const RECORD_FORM = {
   leftOut: 'left out',
   readingGlassLeave: 'a reading at the glass; or leave it out',
   readingGlass: 'with a reading at the glass',
+} as const;
+
+export const MARKS = {
+  edgesOf: (flaw: string): string => `Edges where it ${flaw}`,
+  edges: [
+    { value: 'unsaid', title: 'Not said' },
+    { value: 'sharp', title: 'Sharp', note: 'broke late' },
+    { value: 'rounded', title: 'Rounded', note: 'broke on the way up' },
+  ],
+  courseOf: (flaw: string): string => `Course where it ${flaw}`,
+  courses: [
+    { value: 'unsaid', title: 'Not said' },
+    { value: 'across', title: 'Across', note: 'from rim to rim' },
+    { value: 'join', title: 'Along a join', note: 'of two glasses' },
+    { value: 'form', title: 'At its form', note: 'or its dam' },
+  ],
+  sizeOf: (flaw: string): string => `Size: ${flaw}`,
+  sizes: [
+    { value: 'unsaid', title: 'Not said' },
+    { value: 'small', title: 'Small', note: 'under 2 mm (1/16 in)' },
+    { value: 'large', title: 'Large' },
+  ],
+  whichOne: 'Which one is marked',
+  tapWhere: (flaw: string): string => `Tap where: ${flaw}`,
+  tapEnds: 'Tap where the crack begins, then where it ends',
+  removeLast: 'Remove mark',
+  markIt: 'Mark where it is',
+  fromAbove: (words: string): string => `From above${words === '' ? '' : `: ${words}`}`,
+} as const;
+
+export const NEXT = {
+  title: 'Next time',
+  stepGone: 'This firing is no longer in the journey of its piece. Run it again on another piece from its page.',
+  notOpened: 'No result yet. Record it, and the next schedule appears here.',
+  nothing: 'It came out right, and nothing else was seen on it. Run it again as it is.',
+  whatGoes: 'What goes in',
+  thisPiece: 'This piece again',
+  whatItHad: 'counts the heat it had',
+  another: 'Another like it',
+  changes: 'What changes first',
+  changed: { temperature: 'Temperature', hold: 'Hold' },
+  temperature: 'top temperature',
+  hold: 'hold',
+  right: 'right',
+  same: 'as before',
+  inTen: (chance: number): string => (chance > 0.95 ? 'over 9 in 10' : chance < 0.05 ? 'under 1 in 10' : `${Math.round(10 * chance)} in 10`),
+  else: (short: string, past: string): string => `short ${short}, too far ${past}`,
+  plan: 'Plan it',
+  heldBack: 'An earlier change of this piece waits for your decision. Open the piece first.',
+  whyFlaw: (flaw: string): string => `${flaw}: likely causes`,
+  otherCauses: 'Other causes',
+  likely: 'likely',
+  possible: 'possible',
+  noFigure: 'No figure of this firing shows it.',
 } as const;
 
 export const NOTEBOOK_PAPER = {

@@ -19,6 +19,7 @@ export { KilnPage } from './KilnPage';
 export { LabelPage } from './LabelPage';
 export { LearnedOf } from '@/bench/LearnedOf';
 export { NewPiecePage } from './NewPiecePage';
+export { NextPage } from './NextPage';
 export { NotebookPage } from './NotebookPage';
 export { NotebookPane } from '@/notebook/NotebookPane';
 export { PiecePage } from './PiecePage';

@@ -56,6 +56,10 @@ export const RUN_PAGE = {
   runSheet: 'Run sheet',
 } as const;
 
+export const NEXT_PAGE = {
+  title: 'Next time',
+} as const;
+
 export const TELL_PAGE = {
   editResult: 'Edit result',
   somebodyElseRecorded: 'Somebody else has recorded this firing meanwhile. You can add your changes to theirs.',

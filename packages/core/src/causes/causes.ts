@@ -20,11 +20,19 @@ export interface Cause {
 
 const NOTHING_KNOWN: Finding = { weight: 1 };
 
-/** Where something is over a limit, what is left to try is the limit itself. */
+/** Nearer than this to when it was to be cold, a clock tells nothing, s. */
+const BY_CLOCK_S = 900;
+
+function byClock(early_s: number | undefined, allowed: string): Finding {
+  if (early_s === undefined) return NOTHING_KNOWN;
+  if (early_s > BY_CLOCK_S) return { weight: 3, for: [`Opened ${text(formatDuration(early_s))} before it was calculated to reach ${allowed}.`] };
+  return { weight: 0.3, against: [`Opened after it was calculated to reach ${allowed}.`] };
+}
+
 const opening = ({ firing, known, units: { temperature } }: Facts): Finding => {
   const at_C = openingTemperature(firing);
   const allowed = text(formatTemperature(at_C, temperature));
-  if (known.opened_C === undefined) return NOTHING_KNOWN;
+  if (known.opened_C === undefined) return byClock(known.openedEarly_s, allowed);
   const said = [`Opened at ${text(formatTemperature(known.opened_C, temperature))} (open at ${allowed} or less).`];
   return known.opened_C > at_C + 5 ? { weight: 1.5 + (known.opened_C - at_C) / 25, for: said } : { weight: 0.1, against: said };
 };

@@ -25,6 +25,8 @@ export interface Fault {
 export interface Known {
   /** At what the kiln was opened, °C. */
   opened_C?: number;
+  /** How long before it was calculated to have cooled so far; negative: after that. */
+  openedEarly_s?: number;
   /** Firings of the coat under it, this one among them, and how many it is good for. */
   coat?: { firings: number; most: number };
   /** The fault is on the side that faced the hot side of the kiln, or away from it. */

@@ -20,6 +20,7 @@ import type { SeenWork, WorkDone } from './seenWork';
 
 /** A firing that was opened and told of. */
 export interface SeenFiring extends WorkDone {
+  firingId?: string;
   kilnId: string;
   stepId: string;
   look: Look;
@@ -155,7 +156,7 @@ const BELIEVED = 4;
 export const asGlass = (vft: Vft, { work_perPa, work_C }: WorkDone, offset_K: number): number => work_perPa * Math.exp(-offset_K / efold(vft, work_C));
 
 /** What glass that had some of it is given at least, as a share of that. */
-const LEAST_MORE = 0.1;
+export const LEAST_MORE = 0.1;
 
 /** The heat work that a firing needs and bears, held to what was seen, 1/Pa. Work adds up: what the same glass has had comes off. */
 export function boundedBy(usual: WorkRange, { had, ...seen }: SeenWork, vft: Vft, offset_K: number): WorkRange {

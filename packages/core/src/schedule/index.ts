@@ -36,5 +36,5 @@ export { addSegment, joinSegments, removeSegment, splitSegment } from './edit';
 export { caseDifferences, type Consequence, consequences, segmentDifferences } from './differences';
 export { boundedBy, likeThis, seenBody, type SeenFiring, seenFor } from './bounds';
 export { CHANGES_FIRST, type ChangesFirst, nextFiring, type NextFiring, type SeenLike, workSeen } from './nextFiring';
-export { changeWords, nextWhy } from './nextWords';
+export { changeWords, expectedWords, nextWhy } from './nextWords';
 export type { SeenWork } from './seenWork';

@@ -45,6 +45,14 @@ describe('the next firing', () => {
     expect(right).toBeGreaterThan(Math.max(short, past));
   });
 
+  test('goes back to what was right, where that lies between the two', () => {
+    const told = next({ fired: [both[0], { segments: at(634), outcome: 'right' }, both[1]] });
+    expect(told.next).toEqual({ target_C: 634, hold_s: 600 });
+    expect(told.why).toEqual(['628 °C fell short, 634 °C was right, 652 °C went too far: 634 °C for the same 10 min.']);
+    // What was right with less than what fell short says nothing.
+    expect(next({ fired: [both[0], { segments: at(610), outcome: 'right' }, both[1]] }).next.target_C).toBe(640);
+  });
+
   test('by its hold stays at its temperature and does the same heat work', () => {
     const [hotter, longer] = [next({ fired: [...both] }), next({ fired: [...both], changes: 'hold' })];
     expect(longer.next.target_C).toBe(652);
@@ -59,6 +67,11 @@ describe('the next firing', () => {
     const told = next({ fired: [{ segments: at(700, 60), outcome: 'past', by: 'far' }], changes: 'hold' });
     expect(told).toMatchObject({ reached: false, next: { target_C: 700, hold_s: 0 } });
     expect(told.why.at(-1)).toMatch(/hold alone does not get there/);
+    // Seven hours at a heat that hardly moves it are no slump.
+    const cool = next({ fired: [{ segments: at(595), outcome: 'short', by: 'far' }], changes: 'hold' });
+    expect(cool).toMatchObject({ reached: false, next: { target_C: 595 } });
+    expect(cool.next.hold_s).toBeLessThanOrEqual(2 * 3600);
+    expect(next({ fired: [{ segments: at(595), outcome: 'short', by: 'far' }] }).reached).toBe(true);
   });
 
   test('halves towards a threshold that nobody told: five firings within 160 °C end within 5 °C of it', () => {

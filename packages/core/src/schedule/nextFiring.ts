@@ -10,8 +10,9 @@ import { simulateFiring } from '../heat/simulate';
 import type { SimulationInput, SimulationResult } from '../heat/simulation';
 import type { PurposefulSegment } from '../kiln/segment';
 import { type Foreseen, type LookSeen, NO_CORRECTIONS, foresee, workAsRead } from '../learn/corrections';
+import { RECIPES } from '../look/recipes/all';
 import { aimedWork, neededWork } from '../look/work';
-import { asGlass } from './bounds';
+import { LEAST_MORE, asGlass } from './bounds';
 import { evaluate } from './check';
 import { equalWork } from './equalWork';
 import type { FiringCase } from './firingCase';
@@ -59,6 +60,35 @@ const THERE = 0.15;
 const ROUNDS = 6;
 const MINUTE_S = 60;
 
+/** The most that fell short, and the least that went too far. */
+export function endsOf(seen: readonly SeenLike[]): { short?: SeenLike; past?: SeenLike } {
+  const short = seen
+    .filter(({ outcome }) => outcome === 'short')
+    .sort((a, b) => b.work_perPa - a.work_perPa)
+    .at(0);
+  const past = seen
+    .filter(({ outcome }) => outcome === 'past')
+    .sort((a, b) => a.work_perPa - b.work_perPa)
+    .at(0);
+  return { ...(short ? { short } : {}), ...(past ? { past } : {}) };
+}
+
+/** Those that were right and lie between the two, the last one first. */
+export const rightAmong = (seen: readonly SeenLike[], { short, past }: { short?: SeenLike; past?: SeenLike }): SeenLike[] =>
+  seen.filter(({ outcome, work_perPa }) => outcome === 'right' && work_perPa > (short?.work_perPa ?? 0) && work_perPa < (past?.work_perPa ?? Infinity));
+
+/** Where one of the like was right, that again; between two others their middle; where there is one alone, as its recipe aims. */
+function aimAt(firing: ReturnType<typeof resolved>, seen: readonly SeenLike[]): number {
+  const range = valueOf(firing.work_perPa);
+  const offset_K = firing.corrections?.offset_K ?? 0;
+  const right = rightAmong(seen, endsOf(seen)).at(0);
+  if (right) {
+    const [whole, had] = [right, firing.seen?.had].map((one) => (one ? asGlass(firing.viscosity, one, offset_K) : 0));
+    return Math.max(whole - had, LEAST_MORE * had);
+  }
+  return firing.seen?.short && firing.seen.past ? Math.sqrt(range.least * range.most) : aimedWork(firing.look, range);
+}
+
 /** The hottest segment keyed so that it does the work in its hold. */
 function hotter(firing: ReturnType<typeof resolved>, segments: PurposefulSegment[], aim_perPa: number, simulate: (input: SimulationInput) => SimulationResult) {
   const hottest = hottestSegment(segments);
@@ -81,7 +111,9 @@ function hotter(firing: ReturnType<typeof resolved>, segments: PurposefulSegment
 function longer(firing: ReturnType<typeof resolved>, segments: PurposefulSegment[], aim_perPa: number, simulate: (input: SimulationInput) => SimulationResult) {
   const hottest = hottestSegment(segments);
   const held = equalWork(firing, segments, segments[hottest].target_C, aim_perPa, simulate).segments;
-  return held.map((one, i) => (i === hottest ? { ...one, hold_s: Math.round(one.hold_s / MINUTE_S) * MINUTE_S } : one));
+  // Longer than its kind is ever held, or than it was, the temperature is what must change.
+  const most_s = Math.max(RECIPES[firing.look].hold_s.most, segments[hottest].hold_s);
+  return held.map((one, i) => (i === hottest ? { ...one, hold_s: Math.min(Math.round(one.hold_s / MINUTE_S) * MINUTE_S, most_s) } : one));
 }
 
 export function nextFiring(
@@ -89,9 +121,7 @@ export function nextFiring(
   simulate: (input: SimulationInput) => SimulationResult = simulateFiring,
 ): NextFiring {
   const firing = resolved(asked);
-  const range = valueOf(firing.work_perPa);
-  // Between two results in their middle; where there is one alone, as its recipe aims.
-  const aim_perPa = asked.seen?.short && asked.seen.past ? Math.sqrt(range.least * range.most) : aimedWork(firing.look, range);
+  const aim_perPa = aimAt(firing, seen);
   const hottest = hottestSegment(segments);
   const started = segments.map((one, i) => (i === hottest ? { ...one, ...was } : one));
   const next = (changes === 'temperature' ? hotter : longer)(firing, started, aim_perPa, simulate);

@@ -1,9 +1,12 @@
 /** Why the next firing is as it is, in sentences: what firings of its kind showed, and what comes off for the glass. */
 import { type Units } from '../units/convert';
-import { formatDifference, formatDuration, formatTemperature, text } from '../units/format';
-import type { NextFiring, SeenLike } from './nextFiring';
+import { formatDifference, formatDuration, formatLength, formatTemperature, text } from '../units/format';
+import type { Foreseen } from '../learn/corrections';
+import { isBending, shapingDown } from '../look/shaping';
+import type { FiringCase } from './firingCase';
+import { type NextFiring, type SeenLike, endsOf, rightAmong } from './nextFiring';
 
-const SHOWED = { short: 'fell short', past: 'went too far' } as const;
+const SHOWED = { short: 'fell short', right: 'was right', past: 'went too far' } as const;
 
 /** seen: the last one first. */
 export function nextWhy(
@@ -12,15 +15,9 @@ export function nextWhy(
   { temperature }: Units,
 ): string[] {
   const degrees = (celsius: number): string => text(formatTemperature(celsius, temperature));
-  const short = seen
-    .filter(({ outcome }) => outcome === 'short')
-    .sort((a, b) => b.work_perPa - a.work_perPa)
-    .at(0);
-  const past = seen
-    .filter(({ outcome }) => outcome === 'past')
-    .sort((a, b) => a.work_perPa - b.work_perPa)
-    .at(0);
-  const told = [short, past].flatMap((one) => (one && one.outcome !== 'right' ? [`${degrees(one.work_C)} ${SHOWED[one.outcome]}`] : []));
+  const { short, past } = endsOf(seen);
+  const right = rightAmong(seen, { short, past }).at(0);
+  const told = [short, right, past].flatMap((one) => (one ? [`${degrees(one.work_C)} ${SHOWED[one.outcome]}`] : []));
   const to =
     changes === 'temperature'
       ? `${degrees(next.target_C)} for the same ${text(formatDuration(was.hold_s))}`
@@ -46,4 +43,14 @@ export function changeWords({ changes, was, next }: Pick<NextFiring, 'changes' |
   if (Math.abs(by) < 1e-6) return '';
   if (changes === 'temperature') return `${text(formatDifference(Math.abs(by), temperature))} ${by > 0 ? 'hotter' : 'cooler'}`;
   return `${text(formatDuration(Math.abs(by)))} ${by > 0 ? 'longer' : 'shorter'}`;
+}
+
+/** The result that can be expected, between what it lies with 90 %: how far glass comes down, or its heat work. */
+export function expectedWords({ ofLeast: [from, , to] }: Foreseen, { setup: { shaping } }: Pick<FiringCase, 'setup'>, { length }: Units): string {
+  const whole_m = shapingDown(shaping);
+  if (!isBending(shaping) || whole_m === null) return `Expected: ${from.toFixed(1)} to ${to.toFixed(1)} times the least heat work it needs (9 in 10).`;
+  const down_m = shaping.down_m ?? 0;
+  const reached = (share: number): string => formatLength(down_m + (whole_m - down_m) * Math.min(1, share), length).figure;
+  const all = text(formatLength(whole_m, length));
+  return from >= 1 ? `Expected: all ${all} of the way down (9 in 10).` : `Expected: ${reached(from)} to ${reached(to)} of ${all} down (9 in 10).`;
 }

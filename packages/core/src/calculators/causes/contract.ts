@@ -34,6 +34,9 @@ export const request = z.strictObject({
   known: z
     .strictObject({
       opened_C: quantity('Opened at', '°C', 0, 1300).optional(),
+      openedEarly_s: quantity('Opened early', 's', -1e7, 1e7)
+        .optional()
+        .meta({ description: 'Before it was calculated to be cold enough; negative: after that' }),
       coat: z.strictObject({ firings: firings('Firings on the coat'), most: firings('Firings it is good for') }).optional(),
       towardsHot: z.boolean().optional().meta({ description: 'The fault is on the side that faced the hot side of the kiln' }),
       blasted: z.boolean().optional().meta({ description: 'Blasted or ground before this firing' }),
@@ -70,7 +73,7 @@ export const cases = {
       { flaw: 'cracked', edge: 'sharp', course: 'across' },
       { flaw: 'bubble', size: 'large', middle: true },
     ],
-    known: { opened_C: 140, coat: { firings: 4, most: 3 }, towardsHot: true, blasted: false },
+    known: { opened_C: 140, openedEarly_s: 3600, coat: { firings: 4, most: 3 }, towardsHot: true, blasted: false },
     units: { temperature: 'F', length: 'in' },
   },
 } satisfies Record<string, z.input<typeof request>>;

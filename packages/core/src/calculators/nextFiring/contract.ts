@@ -59,6 +59,7 @@ export const answer = z.object({
     ofLeast: z.tuple([figure(''), figure(''), figure('')]).meta({ description: 'Its heat work over the least that it takes: 5 %, the middle, 95 %' }),
   }),
   why: z.array(z.string()),
+  expected: z.string().meta({ description: 'The expected result with its range, as a sentence' }),
 });
 
 const hotter = SEGMENTS.map((segment, i) => (i === 0 ? { ...segment, target_C: 805 } : segment));

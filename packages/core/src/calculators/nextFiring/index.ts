@@ -6,9 +6,9 @@ import type { HowFar, LookSeen } from '../../learn/corrections';
 import { evaluate } from '../../schedule/check';
 import { compose } from '../../schedule/compose';
 import type { FiringCase } from '../../schedule/firingCase';
-import { type ChangesFirst, type SeenLike, nextFiring, workSeen } from '../../schedule/nextFiring';
+import { type ChangesFirst, type SeenLike, endsOf, nextFiring, workSeen } from '../../schedule/nextFiring';
 import { METRIC, type Units } from '../../units/convert';
-import { nextWhy } from '../../schedule/nextWords';
+import { expectedWords, nextWhy } from '../../schedule/nextWords';
 import { calculator } from '../calculator';
 
 interface Fired {
@@ -30,14 +30,7 @@ interface Asked {
 
 /** What bounds the next: the most that fell short, and the least that went too far. */
 function boundsOf(seen: readonly SeenLike[], again: boolean): FiringCase['seen'] {
-  const short = seen
-    .filter(({ outcome }) => outcome === 'short')
-    .sort((a, b) => b.work_perPa - a.work_perPa)
-    .at(0);
-  const past = seen
-    .filter(({ outcome }) => outcome === 'past')
-    .sort((a, b) => a.work_perPa - b.work_perPa)
-    .at(0);
+  const { short, past } = endsOf(seen);
   const bound = ({ work_perPa, work_C, by }: SeenLike) => ({ work_perPa, work_C, ...(by ? { by } : {}) });
   const last = seen[0];
   return {
@@ -60,9 +53,12 @@ function nextAfterThese(
   const last = fired[fired.length - 1].segments;
   const { target_C, hold_s } = last[hottestSegment(last)];
   const bounded = firing.seen ? firing : { ...firing, seen: boundsOf(all, again) };
+  // All turns of one glass count together.
+  const had = again ? bounded.seen?.had : undefined;
+  const counted = had ? [{ ...all[0], work_perPa: had.work_perPa }, ...all.slice(1)] : all;
   const segments = again ? valueOf(compose(bounded, units)).segments : last;
-  const answer = nextFiring({ firing: bounded, segments, was: { target_C, hold_s }, seen: all, changes }, simulate);
-  return { ...answer, why: nextWhy(answer, all, units) };
+  const answer = nextFiring({ firing: bounded, segments, was: { target_C, hold_s }, seen: counted, changes }, simulate);
+  return { ...answer, why: nextWhy(answer, all, units), expected: expectedWords(answer.foreseen, bounded, units) };
 }
 
 /** The next schedule after what fell short or went too far. */

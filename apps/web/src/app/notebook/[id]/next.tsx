@@ -1,0 +1,1 @@
+export { NextPage as default } from '@/workbench';

@@ -1,0 +1,85 @@
+/** The next firing after one that was not right: on the same glass, or on another piece like it. */
+import type { Asked } from '@torvin/core/engine';
+import { addStep, changeStep, firingOf, placeOf, snapshotOf } from '@torvin/core/piece';
+import { type Outcome, found, refused } from '@torvin/core/problem';
+import { type ChangesFirst, type SeenFiring, likeThis, seenBody, workSeen } from '@torvin/core/schedule';
+import type { Units } from '@torvin/core/units';
+import type { FiringDetail, Piece, PieceDoc, Shelves, Snapshot, Step } from '@torvin/schema';
+import { asRun } from './asRun';
+import { NEXT } from './words';
+
+/** same: this glass again; another: one like it, by the same step. */
+export type Goes = 'same' | 'another';
+
+export interface NextPlan {
+  step: Step;
+  doc: PieceDoc;
+  what: string;
+  snapshot: Snapshot;
+  asked: Asked<'nextFiring'>;
+}
+
+export interface NextOf {
+  detail: FiringDetail;
+  piece: Piece;
+  shelves: Shelves;
+  /** Of its kind in its kiln, the newest first. */
+  seen: readonly SeenFiring[];
+  goes: Goes;
+  changes: ChangesFirst;
+  /** Of the step that is added where the same glass goes again. */
+  newId: string;
+  units: Units;
+}
+
+/** Its own result, for where the list of what was seen does not have it yet. */
+function withThis(seen: readonly SeenFiring[], { firing, schedule, ...detail }: FiringDetail): SeenFiring[] {
+  const { id: firingId, stepId, look, result, lesson } = firing;
+  if (result === null || seen.some((one) => one.firingId === firingId)) return [...seen];
+  const { snapshot } = schedule;
+  const { segments, evaluation } = asRun({ firing, schedule, ...detail });
+  const { shaping } = snapshot.firing.setup;
+  const own: SeenFiring = {
+    ...{ firingId, kilnId: snapshot.madeFrom?.kiln.id ?? '', stepId, look, formId: snapshot.setup.form?.id ?? null, outcome: result },
+    ...(lesson.by ? { by: lesson.by } : {}),
+    body: seenBody(snapshot.firing),
+    ...(shaping ? { shaping } : {}),
+    ...workSeen(snapshot.firing, segments, evaluation),
+  };
+  return [own, ...seen];
+}
+
+/** The step right behind, where the same is planned there and not fired yet; else a new one. */
+function again(doc: PieceDoc, step: Step, { fired }: Piece, newId: string): { step: Step; isNew: boolean } {
+  const after = doc.journey[placeOf(doc, step.id) + 1];
+  if (after?.kind === 'fire' && after.look === step.look && fired[after.id] === undefined) return { step: after, isNew: false };
+  return { step: { ...step, id: newId, scheduleId: null, computedId: null }, isNew: true };
+}
+
+export function nextPlan({ detail, piece, shelves, seen, goes, changes, newId, units }: NextOf): Outcome<NextPlan> {
+  const { firing } = detail;
+  const own = firingOf(piece.doc, firing.stepId);
+  if (!own || own.look !== firing.look) return refused('gone', '', NEXT.stepGone);
+  if (firing.result === null) return refused('open', '', NEXT.notOpened);
+  const next = goes === 'same' ? again(piece.doc, own, piece, newId) : { step: own, isNew: false };
+  const edited = next.isNew ? addStep(piece.doc, next.step, placeOf(piece.doc, own.id) + 1) : changeStep(piece.doc, next.step);
+  if (!edited.ok) return edited;
+  const all = withThis(seen, detail);
+  const snapshot = snapshotOf(edited.value.doc, next.step, { ...shelves, seen: all });
+  if (!snapshot.ok) return snapshot;
+  const { firing: toCome, setup } = snapshot.value;
+  const like = likeThis(toCome, setup.form?.id ?? null, all).filter(({ firingId }) => firingId !== firing.id);
+  return found({
+    ...edited.value,
+    step: next.step,
+    snapshot: snapshot.value,
+    asked: {
+      firing: toCome,
+      fired: [{ segments: asRun(detail).segments, outcome: firing.result, ...(firing.lesson.by ? { by: firing.lesson.by } : {}) }],
+      seen: like.map(({ work_perPa, work_C, outcome, by }) => ({ work_perPa, work_C, outcome, ...(by ? { by } : {}) })),
+      changes,
+      again: goes === 'same',
+      units,
+    },
+  });
+}
