@@ -45,6 +45,7 @@ const VIEWS: [view: string, path: (at: Awaited<ReturnType<typeof addresses>>) =>
   ['notebook', () => '/notebook', 'firing-link'],
   ['firing', ({ firing }) => `/notebook/${firing}`, 'as-fired'],
   ['tell more', ({ firing }) => `/notebook/${firing}/tell`, 'save-firing'],
+  ['next time', ({ firing }) => `/notebook/${firing}/next`, 'plan-next'],
   ['compare', ({ firing, other }) => `/notebook/${firing}/compare?with=${other}`, 'compared-figures'],
   ['shelves', () => '/shelves', 'new-record'],
   ['settings', () => '/settings', 'fold-settings-units'],

@@ -94,6 +94,7 @@ export const NotebookPane = page('NotebookPane', Nothing);
 export const NextPage = page('NextPage');
 export const NotebookPage = page('NotebookPage');
 export const PieceMark = early('PieceMark', KeptRoom);
+export const OpeningPage = page('OpeningPage');
 export const PiecePage = page('PiecePage');
 export const PiecesBeside = page('PiecesBeside', Nothing);
 export const PiecesPage = page('PiecesPage');

@@ -4,7 +4,7 @@ import { LOOKS, RECIPES, neededWork } from '@torvin/core/look';
 import { namedGlasses, outdatedBy, stepName } from '@torvin/core/piece';
 import type { Units } from '@torvin/core/units';
 import type { Bench, Learned, Shelves, Snapshot, WaitingPiece } from '@torvin/schema';
-import { type SQL, and, count, desc, eq, inArray, isNotNull, isNull, max, sql } from 'drizzle-orm';
+import { type SQL, and, asc, count, desc, eq, inArray, isNotNull, isNull, max, sql } from 'drizzle-orm';
 import type { Database } from '../db/database';
 import { firings, loads, pieces, schedules, snapshots } from '../db/tables';
 import { findOne } from './firings';
@@ -18,21 +18,31 @@ import { studioUnits } from './studio';
 import { firedOf, lastFiring } from './waiting';
 
 /** More than these do not stand unopened in any studio; older ones are in the Notebook. */
-const IN_KILN_AT_MOST = 6;
+const LOADS_AT_MOST = 6;
 const SEEN_AT_MOST = 30;
 
 export const firingsInKiln = (db: Database): Bench['inKiln'] => keptWhile(db, 'in kiln', [firedChanges(db), nameChanges(db)], () => standingIn(db));
 
 function standingIn(db: Database): Bench['inKiln'] {
-  return db
-    .select({ id: firings.id })
+  const unopened = and(isNull(firings.result), isNull(firings.deletedAt));
+  const newest = db
+    .selectDistinct({ id: firings.loadId, at: loads.at })
     .from(firings)
     .innerJoin(loads, eq(firings.loadId, loads.id))
-    .where(and(isNull(firings.result), isNull(firings.deletedAt)))
+    .where(unopened)
     .orderBy(desc(loads.at))
-    .limit(IN_KILN_AT_MOST)
-    .all()
-    .map(({ id }) => findOne(db, id));
+    .limit(LOADS_AT_MOST)
+    .all();
+  // A load is there with all of its pieces, or not at all.
+  return newest.flatMap(({ id }) =>
+    db
+      .select({ id: firings.id })
+      .from(firings)
+      .where(and(eq(firings.loadId, id), unopened))
+      .orderBy(asc(firings.createdAt), asc(firings.id))
+      .all()
+      .map((firing) => findOne(db, firing.id)),
+  );
 }
 
 /** More is not looked through at a glance; the list of pieces has them all. */

@@ -1,6 +1,5 @@
 /** One firing in full by the clock: the segment it is in, what glass and kiln have by the model, when to look, when to open. */
 import { keyIn } from '@torvin/core/controller';
-import { LOOK_NAMES } from '@torvin/core/look';
 import { ROLE_NAMES, openingTemperature, emptyFiringOf } from '@torvin/core/schedule';
 import { formatTemperature, text } from '@torvin/core/units';
 import type { Firing, FiringDetail } from '@torvin/schema';
@@ -27,6 +26,7 @@ import { LookInSigns } from '@/planner/LookInSigns';
 import { WORK_CAUTIONS } from '@/layup/cautions';
 import { isWide, useLayout } from '@/ui/useWidth';
 import { CallFold } from './CallFold';
+import { loadNames } from './KilnNow';
 import { RunningDrawing } from './RunningDrawing';
 import { useStanding } from './useStanding';
 import { FIRING, IN_KILN } from './words';
@@ -48,7 +48,7 @@ export function InKiln({ firing, others }: { firing: Firing; others: readonly Fi
   const state = load.openedAt !== null ? 'opened' : load.at > now ? 'planned' : 'running';
   return (
     <View style={{ backgroundColor: colours.surface, borderTopWidth: 4, borderColor: colours.touch, padding: space.medium, gap: space.hair }} testID="in-kiln">
-      <Words bold>{`${firing.kilnName}: ${pieces.map((one) => `${one.pieceName}, ${LOOK_NAMES[one.look].toLowerCase()}`).join('; ')}`}</Words>
+      <Words bold>{`${firing.kilnName}: ${loadNames(pieces)}`}</Words>
       {state === 'opened' && <Words testID="has-been-opened">{FIRING.openedUntold(dayAndClock(load.openedAt ?? now, new Date(now)))}</Words>}
       {state === 'planned' && (
         <Words bold testID="planned">
@@ -67,6 +67,9 @@ export function InKiln({ firing, others }: { firing: Firing; others: readonly Fi
       {open.refusal && <Notice tone="warn">{open.refusal.problem.message}</Notice>}
       {open.held && <Held />}
       <Caution about={`${firing.look} ${state}`}>{state === 'running' ? WORK_CAUTIONS.kiln : WORK_CAUTIONS.open}</Caution>
+      {isCool && others.length > 0 && (
+        <Action title={FIRING.recordAll(pieces.length)} testID="record-all" onPress={() => router.push(`/kiln/opening?load=${load.id}`)} />
+      )}
       {pieces.map((one) => (
         <View key={one.id} style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
           <Action
@@ -78,6 +81,7 @@ export function InKiln({ firing, others }: { firing: Firing; others: readonly Fi
           />
           {isCool && (
             <Action
+              kind={others.length > 0 ? 'second' : 'main'}
               title={others.length > 0 ? FIRING.recordOf(one.pieceName) : FIRING.record}
               testID="bench-tell"
               onPress={() => router.push(`/notebook/${one.id}/tell`)}

@@ -32,6 +32,16 @@ export interface KilnNowProps {
   RunningSection: ComponentType<RunningSectionProps>;
 }
 
+/** More names than these are a count. */
+const NAMED_AT_MOST = 4;
+
+/** 'Tray, slump; Bowl, slump; and 8 more'. */
+export function loadNames(pieces: readonly Pick<Firing, 'pieceName' | 'look'>[]): string {
+  const shown = pieces.length > NAMED_AT_MOST ? pieces.slice(0, NAMED_AT_MOST - 1) : pieces;
+  const named = shown.map((one) => `${one.pieceName}, ${LOOK_NAMES[one.look].toLowerCase()}`);
+  return [...named, ...(shown.length < pieces.length ? [FIRING.more(pieces.length - shown.length)] : [])].join('; ');
+}
+
 export function KilnNow({ firing, others, RunningSection }: KilnNowProps) {
   const { colours } = useTheme();
   const router = useRouter();
@@ -48,7 +58,7 @@ export function KilnNow({ firing, others, RunningSection }: KilnNowProps) {
           {firing.kilnName}
         </Words>
         <Words bold testID="kiln-load">
-          {pieces.map((one) => `${one.pieceName}, ${LOOK_NAMES[one.look].toLowerCase()}`).join('; ')}
+          {loadNames(pieces)}
         </Words>
       </View>
       {load.openedAt !== null ? (
@@ -66,14 +76,11 @@ export function KilnNow({ firing, others, RunningSection }: KilnNowProps) {
       )}
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
         {isCool ? (
-          pieces.map((one) => (
-            <Action
-              key={one.id}
-              title={others.length > 0 ? FIRING.recordOf(one.pieceName) : FIRING.record}
-              testID="bench-tell"
-              onPress={() => router.push(`/notebook/${one.id}/tell`)}
-            />
-          ))
+          <Action
+            title={others.length > 0 ? FIRING.recordAll(pieces.length) : FIRING.record}
+            testID="bench-tell"
+            onPress={() => router.push(others.length > 0 ? `/kiln/opening?load=${load.id}` : `/notebook/${firing.id}/tell`)}
+          />
         ) : (
           <Action title={FIRING.see} label={FIRING.seeIn(firing.kilnName)} testID="see-kiln" onPress={() => router.push('/kiln')} />
         )}

@@ -54,6 +54,8 @@ export const FIRING = {
   see: 'See the firing',
   seeIn: (kiln: string): string => `See the firing in ${kiln}`,
   record: 'Record result',
+  more: (count: number): string => `and ${count} more`,
+  recordAll: (count: number): string => `Record ${count} results`,
   recordOf: (piece: string): string => `Record ${piece}`,
   openRecord: 'Open its record',
   openRecordOf: (piece: string): string => `Open its record: ${piece}`,

@@ -173,3 +173,27 @@ export const REHEARSAL_SCREEN = {
     `A controller of no make that asks, takes and refuses as '${controllerName}' does. Nothing here starts a kiln.`,
   scheduleOutDate: (outdated: string): string => `This schedule is out of date. ${outdated}`,
 } as const;
+
+export const OPENING = {
+  nth: (nth: number, of: number, name: string): string => `${name} · ${nth} of ${of}`,
+  how: 'How did it come out?',
+  sayHow: 'Choose one: short, right or too far.',
+  by: 'By how much?',
+  howFar: { little: 'A little', far: 'By far' },
+  down: 'How far down it came',
+  it: 'How far down it came',
+  planned: (depth: string): string => `planned ${depth}; leave empty if it did`,
+  seen: 'What else can be seen',
+  seenAbout: 'bubbles, cracks, its rim, its colour',
+  each: 'Each that is true',
+  note: 'Note',
+  skip: 'Skip',
+  save: 'Save',
+  saveNext: 'Save and next',
+  done: 'Results',
+  recorded: (told: number, of: number): string => `${told} of ${of} recorded`,
+  nothing: 'Nothing in this load waits for a result.',
+  next: 'Next time',
+  see: 'See',
+  toBench: 'Done',
+} as const;

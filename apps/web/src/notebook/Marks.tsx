@@ -104,7 +104,7 @@ export function MarksFields({ seen, marks, footprint, onChange }: MarksFieldsPro
       <Words size="label" tone="muted">
         {isCrack(marking) ? MARKS.tapEnds : MARKS.tapWhere(FLAWS[marking])}
       </Words>
-      <View style={{ flexDirection: 'row', alignItems: 'flex-end', gap: space.medium }}>
+      <View style={{ alignItems: 'flex-start', gap: space.hair }}>
         <MarksDrawing marks={shown} footprint={footprint} onSpot={(spot) => onChange(withSpot(marks, marking, spot))} />
         {kindOf(marking).at !== null && (
           <Action kind="plain" title={MARKS.removeLast} testID="mark-remove" onPress={() => onChange(withoutLast(marks, marking))} />

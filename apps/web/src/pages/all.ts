@@ -22,6 +22,7 @@ export { NewPiecePage } from './NewPiecePage';
 export { NextPage } from './NextPage';
 export { NotebookPage } from './NotebookPage';
 export { NotebookPane } from '@/notebook/NotebookPane';
+export { OpeningPage } from './OpeningPage';
 export { PiecePage } from './PiecePage';
 export { PiecesBeside } from './PiecesBeside';
 export { PiecesPage } from './PiecesPage';

@@ -60,6 +60,10 @@ export const NEXT_PAGE = {
   title: 'Next time',
 } as const;
 
+export const OPENING_PAGE = {
+  title: 'Record results',
+} as const;
+
 export const TELL_PAGE = {
   editResult: 'Edit result',
   somebodyElseRecorded: 'Somebody else has recorded this firing meanwhile. You can add your changes to theirs.',

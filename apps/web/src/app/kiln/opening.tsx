@@ -1,0 +1,1 @@
+export { OpeningPage as default } from '@/workbench';
