@@ -9,6 +9,7 @@ import { crowdedStudio } from './crowded';
 import { measureDrag } from './drag';
 import { measureFold, measureInTime } from './inTime';
 import { measureFirstView, measureTenYears } from './tenYears';
+import { fireStudios } from '../packages/core/src/learn/studios.testCases';
 import { againstPlainC, fieldsAgainstPlainC } from './plainC';
 import { measurePlan } from './plan';
 import { secondOpinion } from './secondOpinion';
@@ -147,8 +148,18 @@ function plainC(): void {
   });
 }
 
+/** Two hundred studios that do not exist: how often they come out right by a chart, and by what they have learnt. */
+function studios(): void {
+  const { chart, learnt, rangesHold, offsetsHold } = fireStudios(200, 12, 7);
+  const percent = (share: number): string => `${Math.round(100 * share)} %`;
+  console.log('firing   by a chart   by what was learnt');
+  chart.forEach((share, i) => console.log(`${String(i + 1).padStart(6)}   ${percent(share).padStart(10)}   ${percent(learnt[i]).padStart(18)}`));
+  console.log(`nine-in-ten ranges that hold: of heat work ${percent(rangesHold)}, of the offset ${percent(offsetsHold)}`);
+}
+
 engine();
 cold();
+studios();
 fields();
 plainC();
 secondOpinion();

@@ -468,6 +468,8 @@ export const LearnedSchema = z
     offset_sd_K: figure('K', 'Standard deviation of the offset'),
     workFactor_sd_log: figure('', "Standard deviation of the factor's logarithm"),
     separated: z.boolean(),
+    /** The last ten firings against the ten before; null where there are too few. */
+    drift: z.object({ hotter_K: figure('K'), sd_K: figure('K'), isSure: z.boolean() }).nullable(),
     /** What it was learnt from, newest first, with what was left out. */
     lessons: z.array(
       z.object({

@@ -55,11 +55,7 @@ export const NOT_FACED: Faced = { mark: null, door: null, hot: null };
 
 /** More marks than these nobody can tell apart on a drawing. */
 export const MARKS_AT_MOST = 20;
-const share = (title: string) =>
-  z
-    .number({ error: `${title} is a share of the outline, from 0 to 1.` })
-    .min(0)
-    .max(1);
+const share = (title: string) => quantity(title, '', 0, 1);
 /** Across the outline from above, from its left and from its top, as shares of its width and length. */
 const spot = z.strictObject({ x: share('Place across'), y: share('Place along') });
 

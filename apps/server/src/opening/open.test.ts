@@ -310,6 +310,7 @@ describe('a database of schema 4, where firings stood by themselves', () => {
         released: _released,
         seen: _seen,
         seen_where: _where,
+        marks: _marks,
         faced: _faced,
         ...row
       }) => {
@@ -327,9 +328,9 @@ describe('a database of schema 4, where firings stood by themselves', () => {
 
     const { db, close } = openDatabase(old, MIGRATIONS);
     const after = everyFiring(db);
-    // How it came off its form was not asked then.
+    // How it came off its form was not asked then, nor what was to be seen on it.
     expect(after.filter(({ id }) => id !== second).map(({ load: _load, ...firing }) => firing)).toEqual(
-      before.map(({ load: _load, ...firing }) => ({ ...firing, released: null })),
+      before.map(({ load: _load, ...firing }) => ({ ...firing, released: null, seen: [], marks: [] })),
     );
     expect(new Set(after.map(({ load }) => load.id)).size).toBe(after.length);
     for (const { load, firedAt } of after) {
@@ -540,6 +541,7 @@ describe('the settings of an earlier schema', () => {
       massUnit: 'g',
       theme: 'dark',
       csv: 'comma',
+      changesFirst: 'temperature',
       firstDay: { answered: [], familyId: null, schedule: '', done: false },
     });
     close();

@@ -195,7 +195,7 @@ function shown(db: Database, { kilns, families }: Pick<Shelves, 'kilns' | 'famil
   const kilnName = kilns.find(({ id }) => id === last.kilnId)?.name ?? last.snapshot.kilnName;
   const familyName = families.find(({ id }) => id === last.familyId)?.name ?? last.snapshot.familyName;
   const rows = opened(latest(and(told, eq(schedules.kilnId, last.kilnId), eq(schedules.familyId, last.familyId)), SEEN_AT_MOST));
-  const known = rows.flatMap((row) => {
+  const known = rows.flatMap((row, age) => {
     const { result, snapshot, lesson } = row;
     const { body, look, limits, setup } = snapshot.firing;
     const wanted = neededWork(body, look, limits.works_perPa, setup.shaping);
@@ -207,6 +207,7 @@ function shown(db: Database, { kilns, families }: Pick<Shelves, 'kilns' | 'famil
       least_perPa: least,
       most_perPa: most,
       outcome: result,
+      age,
       ...(lesson.by === null ? {} : { by: lesson.by }),
     };
     return [{ row: { ...row, result }, seen }];
@@ -218,8 +219,10 @@ function shown(db: Database, { kilns, families }: Pick<Shelves, 'kilns' | 'famil
     familyName,
     glass: last.snapshot.firing.body.glasses[0],
     seen: teaching.map(({ seen }) => seen),
-    witnesses: teaching.flatMap(({ row: { lesson } }) =>
-      lesson.witness ? [{ offset_K: lesson.witness.controller_C - lesson.witness.glass_C, error_K: WITNESS_ERROR_K }] : [],
+    witnesses: teaching.flatMap(({ row: { lesson }, seen }) =>
+      lesson.witness
+        ? [{ offset_K: lesson.witness.controller_C - lesson.witness.glass_C, error_K: WITNESS_ERROR_K, ...(seen.age === undefined ? {} : { age: seen.age }) }]
+        : [],
     ),
     lessons: known.map(({ row: { id: firingId, pieceName, firedAt, look, result, lesson }, seen }) => ({
       ...{ firingId, pieceName, firedAt, look, result, lesson },

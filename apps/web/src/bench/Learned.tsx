@@ -74,6 +74,11 @@ function Told({ learned, kiln }: { learned: Taught; kiln: Kiln | undefined }) {
       <Words size="label" tone="muted">
         {LEARNED.nineTenTimes(factors.join(' to '), spread, separated)}
       </Words>
+      {learned.drift?.isSure && (
+        <Notice tone="warn" testID="learned-drift">
+          {LEARNED.drifted(text(formatDifference(Math.abs(learned.drift.hotter_K), unit)), learned.drift.hotter_K)}
+        </Notice>
+      )}
       {kiln && (
         <Words size="label" testID="learned-taken">
           {taken ? (same ? LEARNED.plansKilnGo : LEARNED.plansKilnGoEarlier(words(planned, unit))) : same ? LEARNED.goodUsualPlans : LEARNED.plansDoNot}

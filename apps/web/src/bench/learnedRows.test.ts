@@ -4,6 +4,7 @@ import { SHOWN, factorRow, heightOf, lookRow, offsetRow, placed } from './learne
 const lesson = { leftOut: false, by: null, witness: null };
 const taught = {
   ...{ kilnId: 'k', kilnName: 'Low kiln', familyName: 'Soft sheet 90', firings: 3, offset_K: 4, workFactor: 1.2, offset_sd_K: 3, workFactor_sd_log: 0.1 },
+  drift: null,
   separated: true,
   looks: [{ look: 'tack', factor: 1.2, sd_log: 0.1, firings: 2 }],
   lessons: [

@@ -133,6 +133,8 @@ export const LEARNED = {
     `${kilnName}, ${familyName}, from ${firings} ${firings === 1 ? 'firing' : 'firings'}: ${words}.`,
   nineTenTimes: (factors: string, spread: string, separated: boolean): string =>
     `Nine in ten: ${factors} times, and within ${spread} of that reading. ${separated ? 'These firings separate the two.' : 'These firings cannot tell the two apart: a witness cone or a thermocouple at the glass, or a look at another temperature, would.'}`,
+  drifted: (by: string, hotter: number): string =>
+    `The last 10 firings came out ${by} ${hotter > 0 ? 'hotter' : 'cooler'} than those before. Check the thermocouple, then fire a cone or a test tile.`,
   plansKilnGo: 'Plans in this kiln go by it.',
   plansKilnGoEarlier: (words: string): string => `Plans in this kiln go by an earlier word: ${words}.`,
   goodUsualPlans: 'That is as good as usual: plans need no correction.',

@@ -15,6 +15,25 @@ export interface HelpPage {
 
 export const HELP_PAGES: readonly HelpPage[] = [
   {
+    at: /^\/kiln\/opening/,
+    title: 'Record results',
+    what: 'The pieces of one load, one after the other: how each came out, a picture, what can be seen and where.',
+    figures: 'A result counts for the next plan of its kind, and for what the kiln has taught.',
+    terms: ['record', 'check'],
+    more: [{ doc: 'features', heading: 'Notebook' }],
+  },
+  {
+    at: /^\/notebook\/[^/]+\/next/,
+    title: 'Next time',
+    what: 'The next schedule after a result that was not right, and likely causes of what was seen. One figure changes, all else stays as it ran.',
+    figures: 'It aims between what fell short and what went too far. The chance counts the firings of its kind, and what is usual.',
+    terms: ['heat work', 'limit', 'estimate'],
+    more: [
+      { doc: 'features', heading: 'Notebook' },
+      { doc: 'model', heading: 'Learning' },
+    ],
+  },
+  {
     at: /^\/bench/,
     title: 'Bench',
     what: 'What is in each kiln and what comes next. A row leads to the page where it is done.',

@@ -78,7 +78,7 @@ function Opening({ detail, piece, nth, of, onNext }: OpeningScreenProps) {
   }));
   const [now, setNow] = useState(began);
   const [wrong, setWrong] = useState<{ result?: string; down?: string }>({});
-  const draft = useDraft<Entry>(`opening ${firing.id}`);
+  const draft = useDraft<Entry>(OPENING.draft(firing.id));
   useEffect(() => draft.keep(now, began), [draft, now, began]);
   const set = (part: Partial<Entry>): void => setNow({ ...now, ...part });
 
@@ -185,7 +185,7 @@ function Opening({ detail, piece, nth, of, onNext }: OpeningScreenProps) {
           )}
         </Fold>
         <Field label={OPENING.note} value={now.note} onChange={(note) => set({ note })} multiline testID="opened-note" />
-        <Caution about={`opening ${firing.look}`}>{recipe.empty ? recipe.care : WORK_CAUTIONS.open}</Caution>
+        <Caution about={OPENING.care(firing.look)}>{recipe.empty ? recipe.care : WORK_CAUTIONS.open}</Caution>
       </View>
     </Screen>
   );

@@ -175,6 +175,8 @@ export const REHEARSAL_SCREEN = {
 } as const;
 
 export const OPENING = {
+  draft: (id: string): string => `opening ${id}`,
+  care: (look: string): string => `opening ${look}`,
   nth: (nth: number, of: number, name: string): string => `${name} · ${nth} of ${of}`,
   how: 'How did it come out?',
   sayHow: 'Choose one: short, right or too far.',

@@ -2,7 +2,7 @@
 import { LOOK_NAMES } from '@torvin/core/look';
 import type { Answered } from '@torvin/core/engine';
 import { CHANGES_FIRST, type ChangesFirst, brokenOf, brokenSentence, changeWords } from '@torvin/core/schedule';
-import { formatDuration, formatTemperature } from '@torvin/core/units';
+import { formatDuration, formatTemperature, text } from '@torvin/core/units';
 import type { FiringDetail, Piece, Shelves } from '@torvin/schema';
 import { useQueryClient } from '@tanstack/react-query';
 import { useRouter } from 'expo-router';
@@ -21,11 +21,13 @@ import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
 import { FigureBlock } from '@/ui/FigureBlock';
+import { Fold } from '@/ui/Fold';
+import { LinkRow } from '@/ui/LinkRow';
 import { Notice } from '@/ui/Notice';
 import { Screen } from '@/ui/Screen';
 import { Words } from '@/ui/Words';
 import { runHref } from '@/ui/hrefs';
-import { byWords, resultWords, seenWords } from '@/ui/results';
+import { ResultSign, byWords, resultWords, seenWords } from '@/ui/results';
 import { WORDS } from '@/ui/said';
 import { FaultCauses } from './FaultCauses';
 import { type Goes, type NextPlan, nextPlan } from './nextPlan';
@@ -89,6 +91,18 @@ function NextFiring({ detail, piece, shelves }: NextScreenProps & { piece: Piece
       {wrong && <Notice tone="warn">{wrong.message}</Notice>}
       {!wrong && !value && <Words tone="muted">{WORDS.calculating}</Words>}
       {plan.ok && value && !wrong && <NextCard next={value} plan={plan.value} stale={stale} {...{ detail, piece }} />}
+      {plan.ok && plan.value.like.length > 0 && (
+        <Fold title={NEXT.like} about={NEXT.likeAbout(plan.value.like.length)} testID="like-this">
+          {() =>
+            plan.value.like.map((one, i) => (
+              <LinkRow key={one.firingId ?? i} href={`/notebook/${one.firingId}/compare?with=${detail.firing.id}`} inset={0} listed={false} testID="like-row">
+                <ResultSign result={one.outcome} />
+                <Words>{NEXT.likeRow(text(formatTemperature(one.work_C, units.temperature)), resultWords(one.outcome))}</Words>
+              </LinkRow>
+            ))
+          }
+        </Fold>
+      )}
       <Choice<ChangesFirst>
         label={NEXT.changes}
         value={changes}

@@ -17,6 +17,8 @@ export interface NextPlan {
   what: string;
   snapshot: Snapshot;
   asked: Asked<'nextFiring'>;
+  /** Other firings of this kind, the newest first. */
+  like: SeenFiring[];
 }
 
 export interface NextOf {
@@ -72,6 +74,7 @@ export function nextPlan({ detail, piece, shelves, seen, goes, changes, newId, u
   return found({
     ...edited.value,
     step: next.step,
+    like,
     snapshot: snapshot.value,
     asked: {
       firing: toCome,

@@ -7,7 +7,7 @@ import { METRIC, otherUnits } from '../units/convert';
 import { viscosityOf } from '../glass/viscosity';
 import { efold } from '../flow/heatWork';
 import type { Look } from '../look/names';
-import { type LookSeen, PRIOR, WITNESS_ERROR_K, correctionsOf, factorOf, learnCorrections, nextRung, workAsRead } from './corrections';
+import { type LookSeen, PRIOR, WITNESS_ERROR_K, correctionsOf, driftOf, factorOf, learnCorrections, nextRung, workAsRead } from './corrections';
 
 const vft = viscosityOf(SOFT_90);
 const RANGE = { least: 1.6e-2, most: 4.6e-2 };
@@ -73,7 +73,7 @@ describe('what looks teach', () => {
     const { corrections, offset_sd_K, separated } = learnCorrections(vft, []);
     expect(corrections.offset_K).toBeCloseTo(0, 9);
     expect(corrections.workFactor).toBeCloseTo(1, 9);
-    expect(offset_sd_K).toBeCloseTo(10, 0);
+    expect(offset_sd_K).toBeCloseTo(12, 0);
     expect(separated).toBe(false);
   });
 
@@ -111,7 +111,7 @@ describe('what looks teach', () => {
   /** Twelve firings at two temperatures in a kiln and studio drawn from what is usual; each is judged with the error that looks have. */
   function season(seed: number): { truth: { offset_K: number; logFactor: number }; seen: LookSeen[] } {
     const next = numbers(seed);
-    const truth = { offset_K: 10 * normal(next), logFactor: 0.35 * normal(next) };
+    const truth = { offset_K: PRIOR.offset_sd_K * normal(next), logFactor: 0.35 * normal(next) };
     const seen = Array.from({ length: 12 }, (_, i): LookSeen => {
       const [range, work_C] = i % 2 === 0 ? [RANGE, 800] : [SLUMP, 620];
       const work_perPa = Math.sqrt(range.least * range.most) * Math.exp(0.6 * normal(next));
@@ -246,7 +246,7 @@ describe('looks by themselves', () => {
     const next = numbers(7);
     const drawn: { offset: number; all: number; tack: number }[] = [];
     while (drawn.length < 4000) {
-      const [offset, all] = [10 * normal(next), 0.35 * normal(next)];
+      const [offset, all] = [PRIOR.offset_sd_K * normal(next), 0.35 * normal(next)];
       const own = [all + 0.2 * normal(next), all + 0.2 * normal(next)];
       const agrees = seen.every((one, i) => {
         if (next() < 0.05) return next() < 1 / 3;
@@ -269,7 +269,7 @@ describe('looks by themselves', () => {
   test('from twelve firings of two looks the offset and each look’s own factor lie in their nine-in-ten ranges, in nine of ten seasons', () => {
     const kept = Array.from({ length: 10 }, (_, i) => i + 21).filter((seed) => {
       const next = numbers(seed);
-      const [offset_K, all] = [10 * normal(next), 0.35 * normal(next)];
+      const [offset_K, all] = [PRIOR.offset_sd_K * normal(next), 0.35 * normal(next)];
       const own: Partial<Record<Look, number>> = { fullFuse: all + 0.2 * normal(next), slump: all + 0.2 * normal(next) };
       const seen = Array.from({ length: 12 }, (_, i): LookSeen => {
         const [look, range, work_C] = i % 2 === 0 ? (['fullFuse', RANGE, 800] as const) : (['slump', SLUMP, 620] as const);
@@ -306,5 +306,30 @@ describe('looks by themselves', () => {
     };
     expect(said('tack')).toMatch(/Aimed at 1\.30 times the usual heat work, because a tack fuse took more here/);
     expect(said('contour')).toMatch(/Aimed at 1\.10 times the usual heat work, because looks took more here/);
+  });
+});
+
+describe('a kiln that drifts', () => {
+  const at = (outcome: LookSeen['outcome'], count: number): LookSeen[] =>
+    Array.from({ length: count }, () => ({ look: 'tack', ...RANGE_SEEN, work_perPa: Math.sqrt(RANGE.least * RANGE.most), work_C: 760, outcome }));
+  const RANGE_SEEN = { least_perPa: RANGE.least, most_perPa: RANGE.most };
+
+  test('is told once the last ten disagree with the ten before, by how much, and not by chance', () => {
+    const drift = driftOf(vft, [...at('past', 10), ...at('right', 10)]);
+    expect(drift).toMatchObject({ isSure: true });
+    expect(drift!.hotter_K).toBeGreaterThan(8);
+    expect(driftOf(vft, [...at('short', 10), ...at('right', 10)])!.hotter_K).toBeLessThan(-8);
+    expect(driftOf(vft, at('right', 20))).toMatchObject({ isSure: false, hotter_K: expect.closeTo(0, 6) });
+    expect(driftOf(vft, [...at('past', 1), ...at('right', 19)])).toMatchObject({ isSure: false });
+    expect(driftOf(vft, at('past', 14))).toBeNull();
+  });
+
+  test('older firings say less of where its offset is now', () => {
+    const old = learnCorrections(
+      vft,
+      at('past', 4).map((one) => ({ ...one, age: 200 })),
+    );
+    const late = learnCorrections(vft, at('past', 4));
+    expect(late.offset_sd_K).toBeLessThan(old.offset_sd_K);
   });
 });

@@ -57,6 +57,8 @@ export interface LookSeen {
   outcome: 'short' | 'right' | 'past';
   /** By how much it fell short or went past; not said where left out. */
   by?: HowFar;
+  /** How many firings of this kiln came after it: what it says of the offset is so much older. None where left out. */
+  age?: number;
 }
 
 export const HOW_FAR = ['little', 'far'] as const;
@@ -66,6 +68,7 @@ export type HowFar = (typeof HOW_FAR)[number];
 export interface Witness {
   offset_K: number;
   error_K: number;
+  age?: number;
 }
 
 export interface Learnt {
@@ -83,7 +86,7 @@ export interface Learnt {
   nextWork_perPa: number | null;
 }
 
-const PRIOR_OFFSET_K = 10;
+const PRIOR_OFFSET_K = 12;
 const PRIOR_LOG_FACTOR = 0.35;
 /** How far one look departs from what looks take here, in the logarithm. */
 const LOOK_DEPARTS = 0.2;
@@ -93,6 +96,12 @@ export const PRIOR = { offset_sd_K: PRIOR_OFFSET_K, workFactor_sd_log: PRIOR_LOG
 export const WITNESS_ERROR_K = 3;
 /** How far two like firings differ in what they look like, in the log of work. */
 export const LOOK_ERROR = 0.2;
+/** How far an offset wanders from one firing to the next, K: thermocouples age, and are pushed and bent. */
+export const WALK_K = 1;
+const wandered = ({ age = 0 }: { age?: number }): number => WALK_K * Math.sqrt(age);
+
+/** How far two like firings differ in what they do, in the log of work: a kiln that comes within 4 °C of where it was keyed, at 760 °C. */
+const SCATTER_LOG = 0.14;
 /** Share of results that tell nothing, and among how many they are spread. */
 export const TELLS_NOTHING = 0.05;
 const OUTCOMES = 3;
@@ -100,12 +109,17 @@ const OFFSETS = { from: -40, to: 40, count: 81 };
 const LOG_FACTORS = { from: -1.4, to: 1.4, count: 57 };
 /** Beyond this correlation one unknown stands for the other. */
 const SEPARATED_BELOW = 0.8;
+/** Known no better than this, an offset is not told from the factor, K. */
+const KNOWN_WITHIN_K = 8;
 
 const gridOf = ({ from, to, count }: typeof OFFSETS): number[] => Array.from({ length: count }, (_, i) => from + ((to - from) * i) / (count - 1));
 
+/** Looked up once: a season of firings asks for them a million times. */
+const { abs, exp, log: ln, SQRT2 } = Math;
+
 /** Normal distribution function (Abramowitz and Stegun 7.1.26, good to 1.5e-7). */
 export function below(z: number): number {
-  const t = 1 / (1 + 0.3275911 * (Math.abs(z) / Math.SQRT2));
+  const t = 1 / (1 + 0.3275911 * (abs(z) / SQRT2));
   const erf = 1 - t * (0.254829592 + t * (-0.284496736 + t * (1.421413741 + t * (-1.453152027 + t * 1.061405429)))) * Math.exp((-z * z) / 2);
   return z >= 0 ? (1 + erf) / 2 : (1 - erf) / 2;
 }
@@ -113,6 +127,7 @@ export function below(z: number): number {
 /** Beyond this in the log of work, two thirds more or less, a look is far off and not a little. */
 export const FAR = 0.5;
 
+const [LOWEST, HIGHEST] = [-Infinity, Infinity];
 type Edge = 'none' | 'farShort' | 'least' | 'most' | 'farPast' | 'all';
 /** Between which edges the work lies that each result tells of. */
 const PLACES: Record<LookSeen['outcome'], Record<HowFar | 'all', [from: Edge, to: Edge]>> = {
@@ -121,15 +136,19 @@ const PLACES: Record<LookSeen['outcome'], Record<HowFar | 'all', [from: Edge, to
   past: { all: ['most', 'all'], little: ['most', 'farPast'], far: ['farPast', 'all'] },
 };
 
-function likelihood(seen: LookSeen, kelvinPerE: number, offset_K: number, logFactor: number): number {
-  const did = Math.log(seen.work_perPa) - offset_K / kelvinPerE - logFactor;
+/** How likely an outcome is where an offset and a factor are so: its marks are worked out once for a whole grid. */
+function likelihoodOf(seen: LookSeen, kelvinPerE: number): (offset_K: number, logFactor: number) => number {
+  const [work, least, most] = [Math.log(seen.work_perPa), Math.log(seen.least_perPa), Math.log(seen.most_perPa)];
+  const error = Math.hypot(LOOK_ERROR, wandered(seen) / kelvinPerE);
+  const marks: Record<Edge, number> = { none: LOWEST, farShort: least - FAR, least, most, farPast: most + FAR, all: HIGHEST };
+  const [from, to] = PLACES[seen.outcome][seen.by ?? 'all'].map((edge) => marks[edge]);
   /** How likely what was done lies under a mark. */
-  const under = (mark: number): number => below((mark - did) / LOOK_ERROR);
-  const [least, most] = [Math.log(seen.least_perPa), Math.log(seen.most_perPa)];
-  const [from, to] = PLACES[seen.outcome][seen.by ?? 'all'];
-  const edge = (place: Edge): number =>
-    place === 'none' ? 0 : place === 'all' ? 1 : under(place === 'least' ? least : place === 'most' ? most : place === 'farShort' ? least - FAR : most + FAR);
-  return (1 - TELLS_NOTHING) * Math.max(0, edge(to) - edge(from)) + TELLS_NOTHING / OUTCOMES;
+  const under = (mark: number, did: number): number => (mark === LOWEST ? 0 : mark === HIGHEST ? 1 : below((mark - did) / error));
+  return (offset_K, logFactor) => {
+    const did = work - offset_K / kelvinPerE - logFactor;
+    const between = under(to, did) - under(from, did);
+    return (1 - TELLS_NOTHING) * (between > 0 ? between : 0) + TELLS_NOTHING / OUTCOMES;
+  };
 }
 
 /** Firings that speak of one factor, and what they say of it at each offset: likelihoods on the grid, row by row of offsets, against the likeliest. */
@@ -142,33 +161,54 @@ interface Said {
   ofAll: Float64Array;
 }
 
-/** Share of each factor of one look, where all looks take another: rows of the grid, each summing to one. */
-function departures(factors: readonly number[]): number[][] {
-  return factors.map((f) => {
-    const row = factors.map((g) => Math.exp(-0.5 * ((g - f) / LOOK_DEPARTS) ** 2));
-    const sum = row.reduce((all, one) => all + one, 0);
-    return row.map((one) => one / sum);
-  });
+/** Share of each factor of one look, where all looks take another: rows of a square, one after the other, each summing to one. */
+function departures(factors: readonly number[]): Float64Array {
+  const across = factors.length;
+  const shares = Float64Array.from({ length: across * across }, (_, at) =>
+    Math.exp(-0.5 * ((factors[at % across] - factors[Math.floor(at / across)]) / LOOK_DEPARTS) ** 2),
+  );
+  for (let row = 0; row < shares.length; row += across) {
+    let sum = 0;
+    for (let at = row; at < row + across; at += 1) sum += shares[at];
+    for (let at = row; at < row + across; at += 1) shares[at] /= sum;
+  }
+  return shares;
 }
 
-function saidBy(look: Look | null, seen: readonly LookSeen[], vft: Vft, offsets: readonly number[], factors: readonly number[], departs: number[][]): Said {
+/** What is said of one look's own factor, as it is of what all looks take: its departure summed out. */
+function summedOut(own: Float64Array, departs: Float64Array, across: number): Float64Array {
+  const all = new Float64Array(own.length);
+  for (let row = 0; row < own.length; row += across) {
+    for (let j = 0; j < across; j += 1) {
+      let sum = 0;
+      for (let g = 0; g < across; g += 1) sum += departs[j * across + g] * own[row + g];
+      all[row + j] = sum;
+    }
+  }
+  return all;
+}
+
+function saidBy(look: Look | null, seen: readonly LookSeen[], vft: Vft, offsets: readonly number[], factors: readonly number[], departs: Float64Array): Said {
   const across = factors.length;
   const log = new Float64Array(offsets.length * across);
   for (const one of seen) {
-    const kelvinPerE = efold(vft, one.work_C);
-    offsets.forEach((d, i) => factors.forEach((f, j) => (log[i * across + j] += Math.log(likelihood(one, kelvinPerE, d, f)))));
+    const likelihood = likelihoodOf(one, efold(vft, one.work_C));
+    offsets.forEach((d, i) => {
+      for (let j = 0; j < across; j += 1) log[i * across + j] += ln(likelihood(d, factors[j]));
+    });
   }
   const likeliest = log.reduce((most, value) => Math.max(most, value), -Infinity);
   const own = log.map((value) => Math.exp(value - likeliest));
-  const ofAll =
-    look === null
-      ? own
-      : own.map((_, at) => {
-          const [row, j] = [at - (at % across), at % across];
-          return departs[j].reduce((sum, share, g) => sum + share * own[row + g], 0);
-        });
+  const ofAll = look === null ? own : summedOut(own, departs, across);
   return { look, firings: seen.length, own, ofAll };
 }
+
+const errorsOf = (witnesses: readonly Witness[]): { offset_K: number; error_K: number }[] =>
+  witnesses.map(({ offset_K, error_K, ...witness }) => ({ offset_K, error_K: Math.hypot(error_K, wandered(witness)) }));
+
+/** Logarithm of what is believed of an offset before looks are counted: the prior, and readings at the glass. */
+const priorOf = (offset_K: number, told: ReturnType<typeof errorsOf>): number =>
+  told.reduce((sum, one) => sum - 0.5 * ((offset_K - one.offset_K) / one.error_K) ** 2, -0.5 * (offset_K / PRIOR_OFFSET_K) ** 2);
 
 export function learnCorrections(vft: Vft, seen: readonly LookSeen[], witnesses: readonly Witness[] = []): Learnt {
   const offsets = gridOf(OFFSETS);
@@ -188,12 +228,12 @@ export function learnCorrections(vft: Vft, seen: readonly LookSeen[], witnesses:
   );
   const posterior = new Float64Array(offsets.length * across);
   const sums = { w: 0, d: 0, f: 0, dd: 0, ff: 0, df: 0 };
-  offsets.forEach((d, i) =>
+  const told = errorsOf(witnesses);
+  offsets.forEach((d, i) => {
+    const before = priorOf(d, told);
     factors.forEach((f, j) => {
-      let log = -0.5 * (d / PRIOR_OFFSET_K) ** 2 - 0.5 * (f / PRIOR_LOG_FACTOR) ** 2;
-      for (const witness of witnesses) log -= 0.5 * ((d - witness.offset_K) / witness.error_K) ** 2;
       const at = i * across + j;
-      const w = said.reduce((all, { ofAll }) => all * ofAll[at], Math.exp(log));
+      const w = said.reduce((all, { ofAll }) => all * ofAll[at], exp(before - 0.5 * (f / PRIOR_LOG_FACTOR) ** 2));
       posterior[at] = w;
       sums.w += w;
       sums.d += w * d;
@@ -201,8 +241,8 @@ export function learnCorrections(vft: Vft, seen: readonly LookSeen[], witnesses:
       sums.dd += w * d * d;
       sums.ff += w * f * f;
       sums.df += w * d * f;
-    }),
-  );
+    });
+  });
   const d = sums.d / sums.w;
   const f = sums.f / sums.w;
   const offset_sd_K = Math.sqrt(sums.dd / sums.w - d * d);
@@ -215,7 +255,7 @@ export function learnCorrections(vft: Vft, seen: readonly LookSeen[], witnesses:
     workFactor_sd_log,
     correlation,
     nextWork_perPa: ladderOf(seen),
-    separated: seen.length + witnesses.length > 0 && Math.abs(correlation) < SEPARATED_BELOW && offset_sd_K < PRIOR_OFFSET_K * 0.8,
+    separated: seen.length + witnesses.length > 0 && Math.abs(correlation) < SEPARATED_BELOW && offset_sd_K < KNOWN_WITHIN_K,
   };
 }
 
@@ -227,6 +267,62 @@ export interface Foreseen {
   ofLeast: [from: number, middle: number, to: number];
 }
 
+/** What a kiln has done lately against what it did before. */
+export interface Drift {
+  /** So much hotter than before the last ones came out, K; negative: cooler. */
+  hotter_K: number;
+  sd_K: number;
+  /** More than chance would do: a check firing would tell. */
+  isSure: boolean;
+}
+
+/** So many firings are held against as many before them. */
+const LATELY = 10;
+/** Fewer before them tell nothing. */
+const BEFORE_AT_LEAST = 5;
+/** Beyond so many standard deviations it is no chance. */
+const SURE = 2;
+
+/** seen: the newest first. Offset and factor together are known far better than either: what both do at one temperature is compared. Null where there are too few. */
+export function driftOf(vft: Vft, seen: readonly LookSeen[]): Drift | null {
+  const [last, before] = [seen.slice(0, LATELY), seen.slice(LATELY, 2 * LATELY)];
+  if (last.length < LATELY || before.length < BEFORE_AT_LEAST) return null;
+  const kelvinPerE = efold(vft, last.reduce((sum, { work_C }) => sum + work_C, 0) / last.length);
+  const [now, then] = [last, before].map((some) => togetherOf(vft, some, kelvinPerE));
+  const hotter_K = (then.mean - now.mean) * kelvinPerE;
+  const sd_K = Math.hypot(now.sd, then.sd) * kelvinPerE;
+  return { hotter_K, sd_K, isSure: Math.abs(hotter_K) > SURE * sd_K };
+}
+
+/** Offset and factor together, as the logarithm of work that they take away. */
+function togetherOf(vft: Vft, seen: readonly LookSeen[], kelvinPerE: number): { mean: number; sd: number } {
+  const [offsets, factors] = [gridOf(OFFSETS), gridOf(LOG_FACTORS)];
+  const { own } = saidBy(
+    null,
+    seen.map(({ age: _age, ...one }) => one),
+    vft,
+    offsets,
+    factors,
+    NO_DEPARTURES,
+  );
+  let [w, u, uu] = [0, 0, 0];
+  offsets.forEach((d, i) => {
+    const before = priorOf(d, []);
+    for (let j = 0; j < factors.length; j += 1) {
+      const weight = exp(before - 0.5 * (factors[j] / PRIOR_LOG_FACTOR) ** 2) * own[i * factors.length + j];
+      const takes = d / kelvinPerE + factors[j];
+      w += weight;
+      u += weight * takes;
+      uu += weight * takes * takes;
+    }
+  });
+  const mean = u / w;
+  return { mean, sd: Math.sqrt(uu / w - mean * mean) };
+}
+
+/** Of what speaks of all looks alike. */
+const NO_DEPARTURES = new Float64Array();
+
 /** What a trial can be expected to come out as, after firings of its kind: each by its uncorrected simulation. */
 export function foresee(
   vft: Vft,
@@ -235,49 +331,61 @@ export function foresee(
   witnesses: readonly Witness[] = [],
 ): Foreseen {
   const [offsets, factors] = [gridOf(OFFSETS), gridOf(LOG_FACTORS)];
-  const { own } = saidBy(null, seen, vft, offsets, factors, []);
+  const { own } = saidBy(null, seen, vft, offsets, factors, NO_DEPARTURES);
   const kelvinPerE = efold(vft, trial.work_C);
   const did = Math.log(trial.work_perPa / trial.least_perPa);
-  const places: { log: number; weight: number }[] = [];
-  const sums = { short: 0, right: 0, past: 0 };
+  const likelihoods = OUTCOME_NAMES.map((outcome) => likelihoodOf({ ...trial, outcome }, kelvinPerE));
+  const shares = new Float64Array(BINS);
+  const sums = [0, 0, 0];
   let whole = 0;
-  offsets.forEach((d, i) =>
-    factors.forEach((f, j) => {
-      let log = -0.5 * (d / PRIOR_OFFSET_K) ** 2 - 0.5 * (f / PRIOR.look_sd_log) ** 2;
-      for (const witness of witnesses) log -= 0.5 * ((d - witness.offset_K) / witness.error_K) ** 2;
-      const weight = Math.exp(log) * own[i * factors.length + j];
+  const told = errorsOf(witnesses);
+  offsets.forEach((d, i) => {
+    const before = priorOf(d, told);
+    for (let j = 0; j < factors.length; j += 1) {
+      const f = factors[j];
+      const weight = exp(before - 0.5 * (f / PRIOR.look_sd_log) ** 2) * own[i * factors.length + j];
       whole += weight;
-      places.push({ log: did - d / kelvinPerE - f, weight });
-      for (const outcome of OUTCOME_NAMES) sums[outcome] += weight * likelihood({ ...trial, outcome }, kelvinPerE, d, f);
-    }),
-  );
-  places.sort((a, b) => a.log - b.log);
+      for (let k = 0; k < likelihoods.length; k += 1) sums[k] += weight * likelihoods[k](d, f);
+      // No two like firings are alike: a normal error by three points (Gauss and Hermite).
+      const middle = did - d / kelvinPerE - f;
+      shares[binOf(middle)] += (2 / 3) * weight;
+      shares[binOf(middle - ASIDE)] += weight / 6;
+      shares[binOf(middle + ASIDE)] += weight / 6;
+    }
+  });
   const quantile = (share: number): number => {
     let sum = 0;
-    const at = places.find(({ weight }) => (sum += weight) >= share * whole) ?? places[places.length - 1];
-    return Math.exp(at.log);
+    return Math.exp(logOf(shares.findIndex((one) => (sum += one) >= share * whole)));
   };
-  return {
-    chances: { short: sums.short / whole, right: sums.right / whole, past: sums.past / whole },
-    ofLeast: [quantile(0.05), quantile(0.5), quantile(0.95)],
-  };
+  const [short, right, past] = sums.map((sum) => sum / whole);
+  return { chances: { short, right, past }, ofLeast: [quantile(0.05), quantile(0.5), quantile(0.95)] };
 }
+
+/** Work over the least, in the logarithm, in bins: finer than a hundredth. */
+const BINS = 2400;
+const BIN = 0.005;
+function binOf(log: number): number {
+  const bin = (log / BIN + BINS / 2) | 0;
+  return bin < 0 ? 0 : bin >= BINS ? BINS - 1 : bin;
+}
+const logOf = (bin: number): number => (bin - BINS / 2) * BIN;
+const ASIDE = Math.sqrt(3) * SCATTER_LOG;
 
 const OUTCOME_NAMES = ['short', 'right', 'past'] as const;
 
 /** What one look takes: what its own firings say, with what all the others say of looks. */
-function factorOfLook({ own, ofAll }: Said, posterior: Float64Array, factors: readonly number[], departs: number[][]): { factor: number; sd_log: number } {
+function factorOfLook({ own, ofAll }: Said, posterior: Float64Array, factors: readonly number[], departs: Float64Array): { factor: number; sd_log: number } {
   const across = factors.length;
   let [w, g, gg] = [0, 0, 0];
   for (let at = 0; at < posterior.length; at += 1) {
     const [row, j] = [at - (at % across), at % across];
     const without = posterior[at] / ofAll[at];
-    departs[j].forEach((share, k) => {
-      const weight = without * share * own[row + k];
+    for (let k = 0; k < across; k += 1) {
+      const weight = without * departs[j * across + k] * own[row + k];
       w += weight;
       g += weight * factors[k];
-      gg += weight * factors[k] ** 2;
-    });
+      gg += weight * factors[k] * factors[k];
+    }
   }
   const mean = g / w;
   return { factor: Math.exp(mean), sd_log: Math.sqrt(gg / w - mean * mean) };

@@ -1,5 +1,6 @@
 /** What of this room is used outside of the core. */
 export {
+  driftOf,
   factorOf,
   HOW_FAR,
   type HowFar,

@@ -5,7 +5,7 @@ import { viscosityOf } from '../glass/viscosity';
 import { rememberingSimulator } from '../heat/joints';
 import { hottestSegment } from '../heat/regimes';
 import type { PurposefulSegment } from '../kiln/segment';
-import { below, foresee } from '../learn/corrections';
+import { PRIOR, below, foresee } from '../learn/corrections';
 import { valueOf } from '../problem';
 import { METRIC } from '../units/convert';
 import { compose } from './compose';
@@ -125,7 +125,7 @@ describe('what can be expected', () => {
   test('before a firing has taught anything is the prior with the error of a look, as its closed form has it', () => {
     const { chances } = foresee(VFT, [], trial);
     // Offset, factor and look add up; one in twenty tells nothing.
-    const sd = Math.hypot(10 / efold(VFT, 800), 0.35, 0.2, 0.2);
+    const sd = Math.hypot(PRIOR.offset_sd_K / efold(VFT, 800), 0.35, 0.2, 0.2);
     expect(chances.short).toBeCloseTo(0.95 * below(Math.log(trial.least_perPa / trial.work_perPa) / sd) + 0.05 / 3, 2);
     expect(chances.past).toBeCloseTo(0.95 * (1 - below(Math.log(trial.most_perPa / trial.work_perPa) / sd)) + 0.05 / 3, 2);
   });

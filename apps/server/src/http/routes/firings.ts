@@ -79,6 +79,7 @@ export function firingRoutes({ route, db, pool, now }: Works): void {
     return keptWhile(db, `learned ${kilnId ?? ''}`, [known, fit], () => ({
       ...{ kilnId: known.kilnId, kilnName: known.kilnName, familyName: known.familyName, firings: known.seen.length },
       ...{ offset_K: corrections.offset_K, workFactor: corrections.workFactor, looks, offset_sd_K, workFactor_sd_log, separated, lessons: known.lessons },
+      drift: fit.drift,
     }));
   }
 

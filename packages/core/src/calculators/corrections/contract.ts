@@ -7,6 +7,11 @@ import { GLASS } from '../samples';
 
 export const summary = 'Offset and work factor from looks reached or missed';
 
+/** How many firings of this kiln came after it. */
+const age = quantity('Firings since', '', 0, 10000)
+  .optional()
+  .meta({ description: 'Firings of this kiln since. An offset wanders by 1 K from one to the next, so older ones say less' });
+
 export const request = z.strictObject({
   glass: GlassInputSchema,
   seen: z
@@ -20,12 +25,13 @@ export const request = z.strictObject({
           work_C: quantity('Working temperature', '°C', 300, 1700),
           outcome: oneOf('Outcome', ['short', 'right', 'past']),
           by: oneOf('By how much', HOW_FAR).optional(),
+          age,
         })
         .refine(({ least_perPa, most_perPa }) => least_perPa <= most_perPa, { path: ['most_perPa'], error: 'The most work must not be less than the least.' }),
     )
     .max(200),
   witnesses: z
-    .array(z.strictObject({ offset_K: quantity('Offset seen', 'K', -60, 60), error_K: quantity('Its error', 'K', 0.1, 30) }))
+    .array(z.strictObject({ offset_K: quantity('Offset seen', 'K', -60, 60), error_K: quantity('Its error', 'K', 0.1, 30), age }))
     .max(50)
     .default([]),
 });
@@ -38,6 +44,10 @@ export const answer = z.object({
   workFactor_sd_log: figure(''),
   correlation: figure(''),
   separated: z.boolean(),
+  drift: z
+    .object({ hotter_K: figure('K'), sd_K: figure('K'), isSure: z.boolean() })
+    .nullable()
+    .meta({ description: 'The last ten of those seen, the newest first, against the ten before: how much hotter they came out. Null where there are too few' }),
   nextWork_perPa: z
     .number()
     .nullable()
@@ -47,7 +57,7 @@ export const answer = z.object({
 export const cases = {
   'One tack that fell short': {
     glass: GLASS,
-    seen: [{ look: 'tack', work_perPa: 2e-2, least_perPa: 1.6e-2, most_perPa: 4.6e-2, work_C: 800, outcome: 'short' }],
-    witnesses: [{ offset_K: 5, error_K: 2 }],
+    seen: [{ look: 'tack', work_perPa: 2e-2, least_perPa: 1.6e-2, most_perPa: 4.6e-2, work_C: 800, outcome: 'short', age: 3 }],
+    witnesses: [{ offset_K: 5, error_K: 2, age: 1 }],
   },
 } satisfies Record<string, z.input<typeof request>>;
