@@ -38,6 +38,8 @@ test('three slumps: too far, then short, and the third is planned by one tap, ri
   await me.sees('next-card', new RegExp(`${hot.target_C} °C went too far: \\d{3} °C for the same`));
   expect(await figureOf('next-temperature')).toBeLessThan(hot.target_C);
   expect(await me.has('goes-same')).toBe(false);
+  // It is clear as it is.
+  expect(await me.has('trial-in-clear')).toBe(false);
   await me.expectSound('the next firing of one that went too far', { withAxe: true });
 
   await planFiring(studio.address, second, 'slump', { formId });
@@ -167,4 +169,23 @@ test('ten results of one load are recorded without a server, one after the other
   await me.settled();
   const { firings } = (await (await fetch(`${studio.address}/api/firings?text=${encodeURIComponent('of ten')}`)).json()) as { firings: { result: string }[] };
   expect(firings.map(({ result }) => result).sort()).toEqual(['past', ...Array.from({ length: 8 }, () => 'right'), 'short']);
+});
+
+test('a first piece of colours that went too far is offered as a trial in clear, with the next schedule', async () => {
+  const piece = await beginPiece(studio.address, 'Coloured tile', { width: '90', length: '90' }, 'straw-90');
+  await planFiring(studio.address, piece, 'firePolish');
+  await tellFired(studio.address, piece, 'past', 70);
+  await me.page.goto(`${studio.address}/notebook/${(await firingOf(piece)).id}/next`);
+  const next_C = await (async () => {
+    await me.find('next-card');
+    return figureOf('next-temperature');
+  })();
+  await me.press('trial-in-clear');
+  await me.heading(/^Fire polish$/);
+  await me.settled();
+  const trials = (await (await fetch(`${studio.address}/api/pieces?text=${encodeURIComponent('clear trial')}`)).json()) as { pieces: { id: string }[] };
+  const [trial] = await Promise.all(trials.pieces.map(({ id }) => pieceAt(studio.address, id)));
+  expect(trial.name).toBe('Coloured tile, clear trial');
+  expect(trial.doc.journey.flatMap((step) => (step.kind === 'lay' ? step.layers.map(({ glassId }) => glassId) : []))).toEqual(['clear-90']);
+  expect(hottest(await scheduleAt(studio.address, trial.id)).target_C).toBe(next_C);
 });

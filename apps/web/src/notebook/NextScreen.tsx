@@ -30,7 +30,7 @@ import { runHref } from '@/ui/hrefs';
 import { ResultSign, byWords, resultWords, seenWords } from '@/ui/results';
 import { WORDS } from '@/ui/said';
 import { FaultCauses } from './FaultCauses';
-import { type Goes, type NextPlan, nextPlan } from './nextPlan';
+import { type Goes, type NextPlan, clearTrial, nextPlan } from './nextPlan';
 import { NEXT } from './words';
 
 export interface NextScreenProps {
@@ -90,7 +90,7 @@ function NextFiring({ detail, piece, shelves }: NextScreenProps & { piece: Piece
       )}
       {wrong && <Notice tone="warn">{wrong.message}</Notice>}
       {!wrong && !value && <Words tone="muted">{WORDS.calculating}</Words>}
-      {plan.ok && value && !wrong && <NextCard next={value} plan={plan.value} stale={stale} {...{ detail, piece }} />}
+      {plan.ok && value && !wrong && <NextCard next={value} plan={plan.value} stale={stale} {...{ detail, piece, shelves }} />}
       {plan.ok && plan.value.like.length > 0 && (
         <Fold title={NEXT.like} about={NEXT.likeAbout(plan.value.like.length)} testID="like-this">
           {() =>
@@ -120,9 +120,10 @@ interface NextCardProps {
   stale: boolean;
   detail: FiringDetail;
   piece: Piece;
+  shelves: Shelves;
 }
 
-function NextCard({ next, plan, stale, detail: { firing, schedule }, piece }: NextCardProps) {
+function NextCard({ next, plan, stale, detail: { firing, schedule }, piece, shelves }: NextCardProps) {
   const units = useUnits();
   const router = useRouter();
   const client = useQueryClient();
@@ -132,6 +133,19 @@ function NextCard({ next, plan, stale, detail: { firing, schedule }, piece }: Ne
   const { chances } = next.foreseen;
   const change = changeWords(next, units);
   const broken = brokenOf(next.evaluation.readings).filter(({ limit }) => limit !== 'workLeast' && limit !== 'workMost');
+  // On the first of its kind alone: later ones are known.
+  const trial = useMemo(() => (plan.goes === 'another' && plan.like.length === 0 ? clearTrial(plan, shelves, uuid) : null), [plan, shelves]);
+  function tryIt(): void {
+    if (!trial) return;
+    const [id, name] = [uuid(), NEXT.trialOf(piece.name)];
+    outbox.put('createPiece', { id, name, doc: trial.doc });
+    const { doc, step, snapshot } = trial;
+    putSchedule(client, outbox, {
+      ...{ on: { id, name, doc, version: 0 }, doc, what: '', step, parentId: null, origin: 'computed', segments: next.segments, snapshot },
+      result: next.evaluation,
+    });
+    router.push(runHref(id, step.id));
+  }
   async function planIt(): Promise<void> {
     if (outbox.isHeldBack(pieceQueue(piece.id))) return setFault(NEXT.heldBack);
     setWorking(true);
@@ -182,6 +196,7 @@ function NextCard({ next, plan, stale, detail: { firing, schedule }, piece }: Ne
       {fault !== null && <Notice tone="warn">{fault}</Notice>}
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
         <Action title={NEXT.plan} testID="plan-next" disabled={working || stale} onPress={() => void planIt()} />
+        {trial && <Action kind="second" title={NEXT.trial} label={NEXT.trialWhole} testID="trial-in-clear" disabled={working || stale} onPress={tryIt} />}
       </View>
     </View>
   );

@@ -1,6 +1,6 @@
 /** The next firing after one that was not right: on the same glass, or on another piece like it. */
 import type { Asked } from '@torvin/core/engine';
-import { addStep, changeStep, firingOf, placeOf, snapshotOf } from '@torvin/core/piece';
+import { addStep, anotherLike, changeStep, firingOf, placeOf, snapshotOf } from '@torvin/core/piece';
 import { type Outcome, found, refused } from '@torvin/core/problem';
 import { type ChangesFirst, type SeenFiring, likeThis, seenBody, workSeen } from '@torvin/core/schedule';
 import type { Units } from '@torvin/core/units';
@@ -12,6 +12,7 @@ import { NEXT } from './words';
 export type Goes = 'same' | 'another';
 
 export interface NextPlan {
+  goes: Goes;
   step: Step;
   doc: PieceDoc;
   what: string;
@@ -73,6 +74,7 @@ export function nextPlan({ detail, piece, shelves, seen, goes, changes, newId, u
   const like = likeThis(toCome, setup.form?.id ?? null, all).filter(({ firingId }) => firingId !== firing.id);
   return found({
     ...edited.value,
+    goes,
     step: next.step,
     like,
     snapshot: snapshot.value,
@@ -85,4 +87,34 @@ export function nextPlan({ detail, piece, shelves, seen, goes, changes, newId, u
       units,
     },
   });
+}
+
+/** A trial of the next firing: the same lay-up and journey so far, all of it in clear glass. */
+export interface ClearTrial {
+  doc: PieceDoc;
+  step: Step;
+  snapshot: Snapshot;
+}
+
+/** Null where it is all clear as it is, where glass was made in the studio, or where no clear glass of its families is on the shelf. */
+export function clearTrial({ doc, step }: Pick<NextPlan, 'doc' | 'step'>, shelves: Shelves, newId: () => string): ClearTrial | null {
+  const clearFor = (glassId: string): string | null => {
+    const glass = shelves.glasses.find(({ id }) => id === glassId);
+    const isClear = ({ name, id }: Shelves['glasses'][number]): boolean => /\bclear\b/i.test(name) && !shelves.archived.includes(id);
+    if (!glass || isClear(glass)) return glass ? glass.id : null;
+    return shelves.glasses.find((one) => one.familyId === glass.familyId && isClear(one))?.id ?? null;
+  };
+  const soFar = { ...doc, journey: doc.journey.slice(0, placeOf(doc, step.id) + 1) };
+  const laid = soFar.journey.flatMap((one) => (one.kind === 'lay' ? one.layers : []));
+  const clear = new Map(laid.map(({ glassId }) => [glassId, clearFor(glassId)]));
+  if ([...clear.values()].includes(null) || [...clear].every(([own, other]) => own === other)) return null;
+  const { doc: another, repeats } = anotherLike(soFar, newId, true);
+  const journey = another.journey.map((one) =>
+    one.kind === 'lay' ? { ...one, layers: one.layers.map((layer) => ({ ...layer, glassId: clear.get(layer.glassId) ?? layer.glassId })) } : one,
+  );
+  const trial = { ...another, journey };
+  const own = firingOf(trial, repeats.find(({ of }) => of === step.id)?.stepId);
+  if (!own) return null;
+  const snapshot = snapshotOf(trial, own, shelves);
+  return snapshot.ok ? { doc: trial, step: own, snapshot: snapshot.value } : null;
 }

@@ -9,7 +9,7 @@ import type { FiringCase } from '../schedule/firingCase';
 import { openingTemperature } from '../schedule/opening';
 import { sheetsOf } from '../testCases';
 import { METRIC } from '../units/convert';
-import { CAUSE_NAMES, CAUSES } from './causes';
+import { CAUSE_NAMES, CAUSES, changeFor } from './causes';
 import { causesOf } from './causesOf';
 import type { Fault, Known } from './facts';
 import { LIKELY } from './likely';
@@ -104,6 +104,9 @@ describe('causes of a fault', () => {
     }
     const named = new Set(Object.values(LIKELY).flatMap((likely) => Object.keys(likely)));
     expect([...CAUSE_NAMES].filter((name) => !named.has(name))).toEqual([]);
-    for (const { change, title } of Object.values(CAUSES)) expect(`${title}. ${change}`).toMatch(/^[A-Z].*\.$/);
+    for (const name of CAUSE_NAMES) {
+      expect(`${CAUSES[name].title}. ${changeFor(name, METRIC)}`).toMatch(/^[A-Z].*\.$/);
+      expect(changeFor(name, { temperature: 'F', length: 'in', mass: 'oz' })).not.toMatch(/°C|\bmm\b/);
+    }
   });
 });

@@ -7,13 +7,14 @@ import { contactsOf } from '../fit/contacts';
 import { LIKELY_PA, fit } from '../fit/fit';
 import { formClearance } from '../release/formClearance';
 import { openingTemperature } from '../schedule/opening';
+import type { Units } from '../units/convert';
 import { formatDuration, formatLength, formatStress, formatTemperature, text } from '../units/format';
 import { type Facts, type Finding, byLimit } from './facts';
 
 export interface Cause {
   title: string;
   /** What to change for the next firing. */
-  change: string;
+  change: string | ((units: Units) => string);
   /** Null where it cannot be. */
   weigh(facts: Facts): Finding | null;
 }
@@ -103,6 +104,12 @@ const worn = (facts: Facts): Finding => {
   return coat.firings > coat.most ? { weight: 5, for: [...said, ...(byHeat.for ?? [])] } : { weight: coat.firings === coat.most ? 1 : 0.4, against: said };
 };
 
+/** Glues char and burn off here, °C. */
+const BURNS_OFF_C = 360;
+/** A liner that stands higher than the glass gives it needles. */
+const LOWER_M = 0.003;
+const TWO_SHEETS_M = 0.006;
+
 export const CAUSES = {
   squeezeShort: {
     title: 'Bubble squeeze too short',
@@ -127,7 +134,11 @@ export const CAUSES = {
     change: 'Clear the vents with a wire, and stand the mould on posts so that air gets out.',
     weigh: ({ firing: { setup } }) => (setup.shaping?.kind === 'hollow' ? NOTHING_KNOWN : null),
   },
-  glue: { title: 'Glue under the glass', change: 'Use less glue, at the rim alone, and hold at 360 °C to burn it off.', weigh: glued },
+  glue: {
+    title: 'Glue under the glass',
+    change: ({ temperature }) => `Use less glue, at the rim alone, and hold at ${text(formatTemperature(BURNS_OFF_C, temperature))} to burn it off.`,
+    weigh: glued,
+  },
   fingerprints: {
     title: 'Dirt or fingerprints',
     change: 'Clean each sheet with a cloth without soap, and hold it by its edges from then on.',
@@ -161,7 +172,7 @@ export const CAUSES = {
   },
   againstDam: {
     title: 'Glass held by its dam',
-    change: 'Line the dam with fibre paper, cut 3 mm lower than the glass ends up.',
+    change: ({ length }) => `Line the dam with fibre paper, cut ${text(formatLength(LOWER_M, length))} lower than the glass ends up.`,
     weigh: ({ firing: { body } }) => (body.dammed ? { weight: 2, for: ['It lay inside a dam.'] } : null),
   },
   formerGripped: { title: 'Form gripped the glass', change: 'Lay fibre paper between, or use a form of another material or steeper lean.', weigh: gripped },
@@ -195,7 +206,11 @@ export const CAUSES = {
     change: 'Climb faster through that range, and drop to the soak without a stop.',
     weigh: (facts) => byLimit(facts, facts.worst('haze')),
   },
-  tooThin: { title: 'Thinner than hot glass rests', change: 'Use 6 mm in all or more, or dam it on every side.', weigh: thin },
+  tooThin: {
+    title: 'Thinner than hot glass rests',
+    change: ({ length }) => `Use ${text(formatLength(TWO_SHEETS_M, length))} in all or more, or dam it on every side.`,
+    weigh: thin,
+  },
   bent: {
     title: 'Top and underside cooled unlike each other',
     change: 'Raise the shelf on posts, slow the first cool, and keep draughts out.',
@@ -208,4 +223,10 @@ export const CAUSES = {
   },
 } satisfies Record<string, Cause>;
 export type CauseName = keyof typeof CAUSES;
+
+/** What to change, in the studio's units. */
+export function changeFor(cause: CauseName, units: Units): string {
+  const { change }: Cause = CAUSES[cause];
+  return typeof change === 'string' ? change : change(units);
+}
 export const CAUSE_NAMES = Object.keys(CAUSES) as [CauseName, ...CauseName[]];

@@ -1,5 +1,5 @@
 /** The causes of a fault in their order, with figures of this very firing for and against each. */
-import { CAUSES, type CauseName } from './causes';
+import { CAUSES, type CauseName, changeFor } from './causes';
 import { type CausesAsked, type Fault, type Finding, factsOf } from './facts';
 import { LIKELY } from './likely';
 
@@ -51,7 +51,7 @@ export function causesOf(asked: CausesAsked): LikelyCause[] {
   });
   const whole = weighed.reduce((sum, { weight }) => sum + weight, 0);
   return weighed
-    .map(({ weight, ...one }) => ({ ...one, title: CAUSES[one.cause].title, change: CAUSES[one.cause].change, share: weight / whole }))
+    .map(({ weight, ...one }) => ({ ...one, title: CAUSES[one.cause].title, change: changeFor(one.cause, asked.units), share: weight / whole }))
     .filter(({ share }) => share >= LEAST_SHARE)
     .sort((one, other) => other.share - one.share);
 }

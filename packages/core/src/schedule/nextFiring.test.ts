@@ -48,7 +48,7 @@ describe('the next firing', () => {
   test('goes back to what was right, where that lies between the two', () => {
     const told = next({ fired: [both[0], { segments: at(634), outcome: 'right' }, both[1]] });
     expect(told.next).toEqual({ target_C: 634, hold_s: 600 });
-    expect(told.why).toEqual(['628 °C fell short, 634 °C was right, 652 °C went too far: 634 °C for the same 10 min.']);
+    expect(told.why).toEqual(['628 °C fell short, 634 °C was right, 652 °C went too far: 634 °C for 10 min does the heat work that was right.']);
     // What was right with less than what fell short says nothing.
     expect(next({ fired: [both[0], { segments: at(610), outcome: 'right' }, both[1]] }).next.target_C).toBe(640);
   });

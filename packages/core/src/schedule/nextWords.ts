@@ -10,7 +10,7 @@ const SHOWED = { short: 'fell short', right: 'was right', past: 'went too far' }
 
 /** seen: the last one first. */
 export function nextWhy(
-  { changes, was, next, reached }: Pick<NextFiring, 'changes' | 'was' | 'next' | 'reached'>,
+  { changes, next, reached }: Pick<NextFiring, 'changes' | 'next' | 'reached'>,
   seen: readonly SeenLike[],
   { temperature }: Units,
 ): string[] {
@@ -18,10 +18,13 @@ export function nextWhy(
   const { short, past } = endsOf(seen);
   const right = rightAmong(seen, { short, past }).at(0);
   const told = [short, right, past].flatMap((one) => (one ? [`${degrees(one.work_C)} ${SHOWED[one.outcome]}`] : []));
-  const to =
-    changes === 'temperature'
-      ? `${degrees(next.target_C)} for the same ${text(formatDuration(was.hold_s))}`
-      : `${text(formatDuration(next.hold_s))} at the same ${degrees(was.target_C)}`;
+  const [hot, held] = [degrees(next.target_C), text(formatDuration(next.hold_s))];
+  // What was right may have been held for longer or shorter: what is the same then is its heat work.
+  const to = right
+    ? `${hot} for ${held} does the heat work that was right`
+    : changes === 'temperature'
+      ? `${hot} for the same ${held}`
+      : `${held} at the same ${hot}`;
   return [
     ...(told.length > 0 ? [`${told.join(', ')}: ${to}.`] : []),
     ...(short && past && short.work_perPa >= past.work_perPa
