@@ -189,3 +189,50 @@ test('a first piece of colours that went too far is offered as a trial in clear,
   expect(trial.doc.journey.flatMap((step) => (step.kind === 'lay' ? step.layers.map(({ glassId }) => glassId) : []))).toEqual(['clear-90']);
   expect(hottest(await scheduleAt(studio.address, trial.id)).target_C).toBe(next_C);
 });
+
+const sent = async (method: string, path: string, body: object): Promise<{ version: number }> => {
+  const response = await fetch(`${studio.address}/api${path}`, { method, headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) });
+  expect(`${path} ${response.status}`).toBe(`${path} 200`);
+  return (await response.json()) as { version: number };
+};
+
+test('four trials of one load, each another thickness, are a series that ends in a finding', async () => {
+  const loadId = uuid();
+  const told = { firedAt: Date.now() - 150 * HOUR_MS, zone: 'UTC', atOnce: true };
+  const trials: { id: string; result: string }[] = [];
+  let segments: Awaited<ReturnType<typeof scheduleAt>>['segments'] | null = null;
+  for (const [thickness, result] of [
+    [2, 'past'],
+    [3, 'past'],
+    [4, 'short'],
+    [6, 'short'],
+  ] as const) {
+    const piece = await beginPiece(studio.address, `Trial of ${thickness} mm`, { width: '80', length: '80' }, 'clear-90');
+    const { doc, version, name } = await pieceAt(studio.address, piece);
+    const thick = doc.journey.map((step) =>
+      step.kind === 'lay' ? { ...step, layers: step.layers.map((layer) => ({ ...layer, thickness_m: thickness / 1000 })) } : step,
+    );
+    await sent('PUT', `/pieces/${piece}`, { version, name, doc: { ...doc, journey: thick }, what: 'thickness' });
+    const stepId = await planFiring(studio.address, piece, 'firePolish', { kilnId: 'tall-kiln' });
+    // One program for all of them.
+    segments ??= (await scheduleAt(studio.address, piece)).segments;
+    const scheduleId = uuid();
+    const { version: pieceVersion } = await pieceAt(studio.address, piece);
+    await sent('POST', `/pieces/${piece}/schedules`, { id: scheduleId, stepId, pieceVersion, parentId: null, origin: 'edited', segments });
+    const id = uuid();
+    await sent('POST', '/firings', { id, pieceId: piece, scheduleId, loadId, result: null, ...told });
+    trials.push({ id, result });
+  }
+  for (const { id, result } of trials) await sent('PUT', `/firings/${id}`, { version: 1, result, ...told });
+  const [first, ...others] = trials.map(({ id }) => id);
+  await me.page.goto(`${studio.address}/notebook/${first}/compare?with=${others[0]}`);
+  await me.press('as-series');
+  await me.sees('series-next', /next trial|found/);
+  await me.page.goto(`${studio.address}/notebook/${first}/series?with=${others.join(',')}`);
+  await me.sees('series-range', /it changes at 2\.\d to 4\.\d ?mm/);
+  expect(await me.ofAll('[data-testid="series-trial"]', (rows) => rows.length)).toBe(4);
+  await me.reads('They differ in thickness');
+  await me.expectSound('a test series', { withAxe: true });
+  await me.press('series-more');
+  await me.find('compare-with');
+});

@@ -124,7 +124,15 @@ test('the Notebook is searched and narrowed, and two firings are compared', asyn
   expect(figures).toMatch(/squeeze.*devit.*stress left/);
   expect(await me.text('differs-set-up')).toMatch(/Place: back right for/);
   expect(await me.text('differs-schedule')).toMatch(/Work: .*target/);
+  await me.sees('differs-count', /things? differs?/);
   await me.expectSound('two firings compared');
+  await me.press('compare-more');
+  await me.find('compare-with');
+  await me.press('compare-with');
+  await me.heading(/^Three firings$/);
+  await me.sees('curves-over', /Test tiles, clear, \d+ Nov .*, \d+ /);
+  expect(await me.ofAll('[data-testid="compared-figures"] [role="columnheader"]', (heads) => heads.length)).toBe(4);
+  await me.expectSound('three firings compared');
 });
 
 test('records are changed with their source, used ones keep what was made with them', async () => {

@@ -110,6 +110,7 @@ export const RunningSection = early('RunningSection', SectionRoom);
 export const RunPanels = page('RunPanels', Nothing);
 export const RunSheetOnPaper = page('RunSheetOnPaper', Nothing);
 export const SegmentSheet = page('SegmentSheet', Nothing);
+export const SeriesPage = page('SeriesPage');
 export const SettingsScreen = page('SettingsScreen');
 export const ShelfBeside = page('ShelfBeside', Nothing);
 export const ShelfRecordPage = page('ShelfRecordPage');

@@ -23,6 +23,17 @@ export const HELP_PAGES: readonly HelpPage[] = [
     more: [{ doc: 'features', heading: 'Notebook' }],
   },
   {
+    at: /^\/notebook\/[^/]+\/series/,
+    title: 'Test series',
+    what: 'Firings that differ in one thing: where the result changes from short to too far, and which trial teaches most next.',
+    figures: 'Each result counts with the error of the eye; one in twenty is taken to tell nothing. What was fired before does not count.',
+    terms: ['heat work', 'estimate'],
+    more: [
+      { doc: 'features', heading: 'Notebook' },
+      { doc: 'model', heading: 'Learning' },
+    ],
+  },
+  {
     at: /^\/notebook\/[^/]+\/next/,
     title: 'Next time',
     what: 'The next schedule after a result that was not right, and likely causes of what was seen. One figure changes, all else stays as it ran.',

@@ -17,12 +17,14 @@ import { COMPARE_PICKER } from './words';
 
 const ROW_HEIGHT = scaled(64);
 
-export function ComparePicker({ firing }: { firing: Firing }) {
+/** chosen: those that are beside it already; to: which page they are chosen for. */
+export function ComparePicker({ firing, chosen = [], to = 'compare' }: { firing: Firing; chosen?: readonly string[]; to?: 'compare' | 'series' }) {
   const own = useFirings({ piece: firing.pieceId });
   const all = useFirings({});
   const back: Back = { title: firing.pieceName, href: `/notebook/${firing.id}` };
   if (!own.data || !all.data) return <Waiting query={all} title={COMPARE_PICKER.compareWith} back={back} />;
-  const others = (pages: typeof all.data.pages): FiringRow[] => pages.flatMap(({ firings }) => firings).filter(({ id }) => id !== firing.id);
+  const others = (pages: typeof all.data.pages): FiringRow[] =>
+    pages.flatMap(({ firings }) => firings).filter(({ id }) => id !== firing.id && !chosen.includes(id));
   const mine = others(own.data.pages);
   const rows = [...mine, ...others(all.data.pages).filter(({ pieceId }) => pieceId !== firing.pieceId)];
   return (
@@ -35,7 +37,7 @@ export function ComparePicker({ firing }: { firing: Firing }) {
       onNearEnd={() => readOn(all)}
       before={rows.length === 0 && <Notice tone="plain">{COMPARE_PICKER.noOtherFiring}</Notice>}
       renderItem={(other) => (
-        <LinkRow href={`/notebook/${firing.id}/compare?with=${other.id}`} replace height={ROW_HEIGHT} listed={false} testID="compare-with">
+        <LinkRow href={`/notebook/${firing.id}/${to}?with=${[...chosen, other.id].join(',')}`} replace height={ROW_HEIGHT} listed={false} testID="compare-with">
           <ResultSign result={other.result} />
           <View style={{ flex: 1 }}>
             <Words bold numberOfLines={1}>

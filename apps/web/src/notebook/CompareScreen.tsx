@@ -1,47 +1,85 @@
-/** Two firings: what differed between them, and what that did to squeeze, work, haze and stress. */
+/** Two to four firings: what differed between them, their curves over one another, and what that did to squeeze, work, devitrification and stress. */
 import type { FiringDetail } from '@torvin/schema';
 import { format } from 'date-fns/format';
+import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { useUnits } from '@/data/FormUnits';
+import { PhotoRow } from '@/photos/Photos';
 import { space } from '@/theme/theme';
+import { Action } from '@/ui/Action';
 import { Screen } from '@/ui/Screen';
 import { SideBySide } from '@/ui/SideBySide';
 import { Words } from '@/ui/Words';
 import { inZone } from '@/ui/clock';
-import { firingDifferences } from './differences';
-import { ResultSign, resultWords } from '@/ui/results';
+import { ResultSign, resultWords, seenWords } from '@/ui/results';
+import { CurvesOver } from './CurvesOver';
+import { asRun } from './asRun';
+import { type FiringDifferences, firingDifferences } from './differences';
 import { COMPARE_SCREEN } from './words';
 
-const headOf = ({ firing }: FiringDetail): string => `${firing.pieceName}, ${format(inZone(firing.firedAt, firing.zone), 'd MMM')}`;
+/** Side by side no more can be read on a phone. */
+export const COMPARED_AT_MOST = 4;
 
-export function CompareScreen({ one, other }: { one: FiringDetail; other: FiringDetail }) {
+const headOf = ({ firing }: FiringDetail): string => `${firing.pieceName}, ${format(inZone(firing.firedAt, firing.zone), 'd MMM')}`;
+const countOf = ({ layup, setup, schedule }: FiringDifferences): number => layup.length + setup.length + schedule.length;
+
+export function CompareScreen({ one, others }: { one: FiringDetail; others: readonly FiringDetail[] }) {
   const units = useUnits();
-  // The older one first: what came later is read against it.
-  const [before, after] = one.firing.firedAt <= other.firing.firedAt ? [one, other] : [other, one];
-  const { layup, setup, schedule, consequences } = firingDifferences(before, after, units);
+  const router = useRouter();
+  // The oldest first: what came later is read against it.
+  const all = [one, ...others].sort((a, b) => a.firing.firedAt - b.firing.firedAt);
+  const [first, ...later] = all;
+  const pairs = later.map((after, i) => ({ after, before: all[i], differs: firingDifferences(all[i], after, units) }));
+  const [rows, ...more] = later.map((after) => firingDifferences(first, after, units).consequences);
+  const shown = others.map(({ firing }) => firing.id).join(',');
   return (
     <Screen
-      title={COMPARE_SCREEN.twoFirings}
+      title={COMPARE_SCREEN.title(all.length)}
       subtitle={COMPARE_SCREEN.whatChangedEarlier}
       back={{ title: one.firing.pieceName, href: `/notebook/${one.firing.id}` }}
     >
       <View style={{ gap: space.large }} testID="compared">
-        <View style={{ flexDirection: 'row', gap: space.large }}>
-          {[before, after].map((detail) => (
-            <View key={detail.firing.id} style={{ flex: 1, gap: space.hair }}>
+        <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.large }}>
+          {all.map((detail) => (
+            <View key={detail.firing.id} style={{ flex: 1, minWidth: 140, gap: space.hair }}>
               <Words bold>{headOf(detail)}</Words>
               <View style={{ flexDirection: 'row', alignItems: 'center', gap: space.small }}>
                 <ResultSign result={detail.firing.result} />
-                <Words>{resultWords(detail.firing.result)}</Words>
+                <Words>{[resultWords(detail.firing.result), seenWords(detail.firing)].filter((words) => words !== '').join(', ')}</Words>
               </View>
               <Words size="label">{detail.firing.note}</Words>
+              <PhotoRow hashes={detail.firing.photos} of={detail.firing.pieceName} />
             </View>
           ))}
         </View>
-        <SideBySide heads={[headOf(before), headOf(after)]} rows={consequences} testID="compared-figures" />
-        <Differences title={COMPARE_SCREEN.layUp} lines={layup} />
-        <Differences title={COMPARE_SCREEN.setUp} lines={setup} />
-        <Differences title={COMPARE_SCREEN.scheduleRan} lines={schedule} />
+        <CurvesOver curves={all.map((detail) => ({ head: headOf(detail), ...asRun(detail), start_C: detail.schedule.snapshot.firing.kiln.ambient_C }))} />
+        <SideBySide heads={all.map(headOf)} rows={rows.map((row, i) => ({ ...row, more: more.map((of) => of[i].after) }))} testID="compared-figures" />
+        {pairs.map(({ before, after, differs }) => (
+          <View key={after.firing.id} style={{ gap: space.medium }}>
+            <Words bold testID="differs-count">
+              {COMPARE_SCREEN.count(countOf(differs), pairs.length > 1 ? `${headOf(after)}, ${headOf(before)}` : '')}
+            </Words>
+            <Differences title={COMPARE_SCREEN.layUp} lines={differs.layup} />
+            <Differences title={COMPARE_SCREEN.setUp} lines={differs.setup} />
+            <Differences title={COMPARE_SCREEN.scheduleRan} lines={differs.schedule} />
+          </View>
+        ))}
+        <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
+          {all.length < COMPARED_AT_MOST && (
+            <Action
+              kind="second"
+              title={COMPARE_SCREEN.addAnother}
+              testID="compare-more"
+              onPress={() => router.push(`/notebook/${one.firing.id}/compare?with=${shown}&more=yes`)}
+            />
+          )}
+          <Action
+            kind="second"
+            title={COMPARE_SCREEN.series}
+            testID="as-series"
+            onPress={() => router.push(`/notebook/${one.firing.id}/series?with=${shown}`)}
+          />
+        </View>
       </View>
     </Screen>
   );

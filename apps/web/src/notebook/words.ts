@@ -19,7 +19,12 @@ export const DIFFERENCES = {
 } as const;
 
 export const COMPARE_SCREEN = {
-  twoFirings: 'Two firings',
+  title: (count: number): string => `${['', '', 'Two', 'Three', 'Four'][count]} firings`,
+  curvesOf: (heads: string): string => `Temperature over time: ${heads}`,
+  addAnother: 'Add another',
+  series: 'As a test series',
+  count: (count: number, of: string): string =>
+    `${of === '' ? '' : `${of}: `}${count === 0 ? 'nothing differs that is on record' : count === 1 ? 'one thing differs' : `${count} things differ, so no single one of them explains the result`}`,
   whatChangedEarlier: 'what changed from the earlier to the later',
   layUp: 'Lay-up',
   setUp: 'Set-up',
@@ -210,6 +215,22 @@ export const NEXT = {
   likely: 'likely',
   possible: 'possible',
   noFigure: 'No figure of this firing shows it.',
+} as const;
+
+export const SERIES = {
+  title: 'Test series',
+  about: 'firings that differ in one thing',
+  differIn: (factor: string): string => `They differ in ${factor}`,
+  factors: { temperature: 'top temperature', hold: 'hold', thickness: 'thickness', amount: 'grains', height: 'height' },
+  next: 'next trial',
+  found: 'found',
+  between: 'it changes at',
+  nineInTen: '9 in 10',
+  range: (low: string, high: string): string => `${low} to ${high}`,
+  enough: 'Known well enough. Another trial would tell little more.',
+  refired: 'fired before: not counted',
+  alsoChanged: 'something else changed too: not counted',
+  add: 'Add a trial',
 } as const;
 
 export const NOTEBOOK_PAPER = {

@@ -36,6 +36,7 @@ export { RehearsalPage } from './RehearsalPage';
 export { RunPanels } from '@/runsheet/RunPanels';
 export { RunSheetOnPaper } from '@/files/RunSheetOnPaper';
 export { SegmentSheet } from '@/runsheet/SegmentSheet';
+export { SeriesPage } from './SeriesPage';
 export { SettingsScreen } from '@/settings/SettingsScreen';
 export { ShelfBeside } from './ShelfBeside';
 export { ShelfRecordPage } from './ShelfRecordPage';

@@ -64,6 +64,10 @@ export const OPENING_PAGE = {
   title: 'Record results',
 } as const;
 
+export const SERIES_PAGE = {
+  title: 'Test series',
+} as const;
+
 export const TELL_PAGE = {
   editResult: 'Edit result',
   somebodyElseRecorded: 'Somebody else has recorded this firing meanwhile. You can add your changes to theirs.',

@@ -1,6 +1,6 @@
-/** Figures of two things side by side, those that differ standing out. */
+/** Figures of two things or more side by side, those that differ from the first standing out. */
 import { type Consequence, TERMS } from '@torvin/core/schedule';
-import { text } from '@torvin/core/units';
+import { type Figure, text } from '@torvin/core/units';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useTheme } from '@/theme/ThemeContext';
@@ -10,9 +10,10 @@ import { Words } from './Words';
 import { SIDE_BY_SIDE } from './said';
 
 export interface SideBySideProps {
-  /** What the two columns are. */
-  heads: readonly [string, string];
-  rows: readonly Consequence[];
+  /** What the columns are. */
+  heads: readonly string[];
+  /** more: of further things, behind the second. */
+  rows: readonly (Consequence & { more?: readonly Figure[] })[];
   testID: string;
 }
 
@@ -38,7 +39,7 @@ export function SideBySide({ heads, rows, testID }: SideBySideProps) {
             </View>
           ))}
         </View>
-        {rows.map(({ what, before, after, differs }) => (
+        {rows.map(({ what, before, after, differs, more = [] }) => (
           <View key={what} role="row" style={line}>
             <View role={'rowheader' as never} style={{ flex: 1 }}>
               <Words size="label" tone="muted">
@@ -51,6 +52,11 @@ export function SideBySide({ heads, rows, testID }: SideBySideProps) {
             <View role={'cell' as never} style={{ flex: 1 }}>
               <Words bold={differs}>{text(after)}</Words>
             </View>
+            {more.map((figure, i) => (
+              <View key={i} role={'cell' as never} style={{ flex: 1 }}>
+                <Words bold={text(figure) !== text(before)}>{text(figure)}</Words>
+              </View>
+            ))}
           </View>
         ))}
       </View>

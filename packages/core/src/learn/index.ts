@@ -13,3 +13,4 @@ export {
   correctionsOf,
   workAsRead,
 } from './corrections';
+export type { LadderFactor } from './ladder';

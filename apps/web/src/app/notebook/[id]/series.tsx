@@ -1,0 +1,1 @@
+export { SeriesPage as default } from '@/workbench';
