@@ -444,7 +444,7 @@ export const WaitingPieceSchema = z
     /** What the step of the hands is called that is next; null where a firing is. */
     step: z.string().nullable(),
     stepId: id.nullable(),
-    /** The last turn of that step in the kiln; null where it had none. */
+    /** The last turn of that step in the kiln; null where it had none, and where nothing of glass is fired. */
     firingId: id.nullable(),
     /** The whole length of its schedule, s; null where it has none. */
     total_s: figure('s').nullable(),

@@ -104,7 +104,7 @@ function waitingPiece(db: Database, pieceId: string, shelves: Shelves, units: Un
     look: fire?.look ?? null,
     step: step && step.kind !== 'fire' ? stepName(step) : null,
     stepId: step?.id ?? null,
-    firingId: fire ? lastFiring(db, pieceId, fire.id) : null,
+    firingId: fire && !RECIPES[fire.look].empty ? lastFiring(db, pieceId, fire.id) : null,
     total_s: schedule?.result.simulation.total_s ?? null,
     outdated: schedule && fire ? outdatedBy(row.doc, schedule.stepId, { ...shelves, seen: seen(fire) }, schedule.snapshot, units) : [],
   };

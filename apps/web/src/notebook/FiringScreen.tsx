@@ -73,7 +73,10 @@ export function FiringScreen({ detail }: { detail: FiringDetail }) {
       <OnPaper pages={() => paperPages(recordPaper(detail, units), firing.pieceName)} />
       <View style={{ paddingHorizontal: space.large, gap: space.small, paddingBottom: space.medium }} testID="firing-record">
         <ToldOfIt detail={detail} />
-        <PhotoRow hashes={firing.photos} of={firing.pieceName} />
+        <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
+          <PhotoRow hashes={firing.photos} of={firing.pieceName} />
+          {firing.marks.some(({ at }) => at !== null) && <MarksDrawing marks={firing.marks} footprint={snapshot.firing.body.footprint} />}
+        </View>
         <Words size="label" tone="muted">
           {`${firing.asFired ? FIRING_SCREEN.ranOtherwiseThan : schedule.origin === 'computed' ? FIRING_SCREEN.firedAsCalculated : FIRING_SCREEN.firedChangedHand}; ${setupWords(snapshot.setup, snapshot.firing.setup.coat?.name)}${firing.place ? `, ${firing.place}` : ''}${emptyFiringOf(snapshot.firing) ? '' : `; ${snapshot.familyName}, ${snapshot.layers.map(({ name }) => name).join(' under ')}`}.`}
         </Words>
@@ -157,7 +160,6 @@ function ToldOfIt({ detail: { firing, schedule } }: { detail: FiringDetail }) {
       {firing.seen.length > 0 && (
         <Words bold testID="firing-seen">{`${capital(flawWords(firing.seen))}${firing.seenWhere === '' ? '' : `: ${firing.seenWhere}`}.`}</Words>
       )}
-      {firing.marks.some(({ at }) => at !== null) && <MarksDrawing marks={firing.marks} footprint={snapshot.firing.body.footprint} />}
       <FacedDrawing faced={firing.faced} footprint={snapshot.firing.body.footprint} />
       {FIRING_WORDS.map((name) => firing[name] !== '' && FIRING_FIELDS[name].tells && <Words key={name}>{FIRING_FIELDS[name].tells(firing[name])}</Words>)}
       {firing.released !== null && (
@@ -212,7 +214,7 @@ function FiringActions({ detail, stressed }: { detail: FiringDetail; stressed: b
         />
       )}
       <Action kind="second" title={FIRING_SCREEN.compare} testID="compare" onPress={() => router.push(`/notebook/${firing.id}/compare`)} />
-      {firing.result !== null && (
+      {firing.result === 'right' && (
         <Action
           kind="second"
           title={FIRING_SCREEN.runItAgain}

@@ -116,7 +116,7 @@ export function MarksFields({ seen, marks, footprint, onChange }: MarksFieldsPro
 
 const BOX = { width: 220, height: 160 };
 /** Where it is only looked at. */
-const SMALL_BOX = { width: 150, height: 100 };
+const SMALL_BOX = { width: 120, height: 80 };
 const EDGE_PX = 8;
 
 /** Its outline from above with what was marked; onSpot: told where it is touched. */

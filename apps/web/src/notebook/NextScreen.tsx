@@ -1,5 +1,5 @@
 /** What to do next after a firing was opened: the next schedule where it was not right, and what may have caused what was seen on it. */
-import { LOOK_NAMES } from '@torvin/core/look';
+import { LOOK_NAMES, RECIPES } from '@torvin/core/look';
 import type { Answered } from '@torvin/core/engine';
 import { CHANGES_FIRST, type ChangesFirst, brokenOf, brokenSentence, changeWords } from '@torvin/core/schedule';
 import { formatDuration, formatTemperature, text } from '@torvin/core/units';
@@ -51,7 +51,8 @@ export function NextScreen({ detail, piece, shelves }: NextScreenProps) {
       subtitle={`${LOOK_NAMES[firing.look]}: ${[`${resultWords(firing.result)}${byWords(firing.lesson)}`, seenWords(firing)].filter((one) => one !== '').join(', ')}`}
       back={{ title: firing.pieceName, href: `/notebook/${firing.id}` }}
     >
-      {isOff && (piece ? <NextFiring {...{ detail, piece, shelves }} /> : <Notice tone="plain">{NEXT.stepGone}</Notice>)}
+      {isOff && RECIPES[firing.look].empty && <Words tone="muted">{NEXT.noGlass}</Words>}
+      {isOff && !RECIPES[firing.look].empty && (piece ? <NextFiring {...{ detail, piece, shelves }} /> : <Notice tone="plain">{NEXT.stepGone}</Notice>)}
       {flaws.length > 0 && <FaultCauses detail={detail} piece={piece} shelves={shelves} />}
       {!isOff && flaws.length === 0 && <Words tone="muted">{firing.result === null ? NEXT.notOpened : NEXT.nothing}</Words>}
     </Screen>

@@ -188,6 +188,7 @@ export const MARKS = {
 export const NEXT = {
   title: 'Next time',
   stepGone: 'This firing is no longer in the journey of its piece. Run it again on another piece from its page.',
+  noGlass: 'Nothing of glass was fired. Change its hold on its own page and run it again.',
   notOpened: 'No result yet. Record it, and the next schedule appears here.',
   nothing: 'It came out right, and nothing else was seen on it. Run it again as it is.',
   whatGoes: 'What goes in',
