@@ -74,6 +74,14 @@ test('three slumps: too far, then short, and the third is planned by one tap, ri
   await me.page.goto(`${studio.address}/notebook/${(await firingOf(second)).id}`);
   await me.find('run-again');
   expect(await me.has('next-time')).toBe(false);
+
+  // Thicker since: what came of the thinner one is no word on it.
+  const { doc, version, name } = await pieceAt(studio.address, first);
+  const thick = doc.journey.map((step) => (step.kind === 'lay' ? { ...step, layers: step.layers.map((layer) => ({ ...layer, thickness_m: 0.006 })) } : step));
+  await sent('PUT', `/pieces/${first}`, { version, name, doc: { ...doc, journey: thick }, what: 'thicker' });
+  await me.page.goto(`${studio.address}/notebook/${(await firingOf(first)).id}/next`);
+  await me.reads('This result does not hold for it any more');
+  expect(await me.has('plan-next')).toBe(false);
 });
 
 test('a tack that fell short goes into the kiln again, and is given what it lacks', async () => {

@@ -36,7 +36,7 @@ export const HELP_PAGES: readonly HelpPage[] = [
   {
     at: /^\/notebook\/[^/]+\/next/,
     title: 'Next time',
-    what: 'The next schedule after a result that was not right, and likely causes of what was seen. One figure changes, all else stays as it ran.',
+    what: 'The next schedule after a result that was not right, and likely causes of its faults. One figure changes, all else stays as it ran.',
     figures: 'It aims between what fell short and what went too far. The chance counts the firings of its kind, and what is usual.',
     terms: ['heat work', 'limit', 'estimate'],
     more: [

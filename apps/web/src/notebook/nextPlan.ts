@@ -35,6 +35,8 @@ export interface NextOf {
   units: Units;
 }
 
+const kilnOf = ({ schedule }: Pick<FiringDetail, 'schedule'>): string => schedule.snapshot.madeFrom?.kiln.id ?? '';
+
 /** Its own result, for where the list of what was seen does not have it yet. */
 function withThis(seen: readonly SeenFiring[], { firing, schedule, ...detail }: FiringDetail): SeenFiring[] {
   const { id: firingId, stepId, look, result, lesson } = firing;
@@ -43,7 +45,7 @@ function withThis(seen: readonly SeenFiring[], { firing, schedule, ...detail }: 
   const { segments, evaluation } = asRun({ firing, schedule, ...detail });
   const { shaping } = snapshot.firing.setup;
   const own: SeenFiring = {
-    ...{ firingId, kilnId: snapshot.madeFrom?.kiln.id ?? '', stepId, look, formId: snapshot.setup.form?.id ?? null, outcome: result },
+    ...{ firingId, kilnId: kilnOf({ schedule }), stepId, look, formId: snapshot.setup.form?.id ?? null, outcome: result },
     ...(lesson.by ? { by: lesson.by } : {}),
     body: seenBody(snapshot.firing),
     ...(shaping ? { shaping } : {}),
@@ -64,6 +66,7 @@ export function nextPlan({ detail, piece, shelves, seen, goes, changes, newId, u
   const own = firingOf(piece.doc, firing.stepId);
   if (!own || own.look !== firing.look) return refused('gone', '', NEXT.stepGone);
   if (firing.result === null) return refused('open', '', NEXT.notOpened);
+  const isThis = ({ firingId }: SeenFiring): boolean => firingId === firing.id;
   const next = goes === 'same' ? again(piece.doc, own, piece, newId) : { step: own, isNew: false };
   const edited = next.isNew ? addStep(piece.doc, next.step, placeOf(piece.doc, own.id) + 1) : changeStep(piece.doc, next.step);
   if (!edited.ok) return edited;
@@ -71,7 +74,11 @@ export function nextPlan({ detail, piece, shelves, seen, goes, changes, newId, u
   const snapshot = snapshotOf(edited.value.doc, next.step, { ...shelves, seen: all });
   if (!snapshot.ok) return snapshot;
   const { firing: toCome, setup } = snapshot.value;
-  const like = likeThis(toCome, setup.form?.id ?? null, all).filter(({ firingId }) => firingId !== firing.id);
+  const alike = likeThis(toCome, setup.form?.id ?? null, all);
+  // A result speaks of the glass, the form and the kiln that it was got with, and of no others.
+  const speaks = goes === 'same' ? (toCome.seen?.had ?? toCome.seen?.soFar) !== undefined : own.kilnId === kilnOf(detail) && alike.some(isThis);
+  if (!speaks) return refused('changed', '', NEXT.notThis);
+  const like = alike.filter((one) => !isThis(one));
   return found({
     ...edited.value,
     goes,

@@ -189,6 +189,7 @@ export const NEXT = {
   title: 'Next time',
   stepGone: 'This firing is no longer in the journey of its piece. Run it again on another piece from its page.',
   noGlass: 'Nothing of glass was fired. Change its hold on its own page and run it again.',
+  notThis: 'The piece, its form or its kiln was changed since. This result does not hold for it any more: plan the firing on its own page.',
   notOpened: 'No result yet. Record it, and the next schedule appears here.',
   nothing: 'It came out right, and nothing else was seen on it. Run it again as it is.',
   whatGoes: 'What goes in',

@@ -157,7 +157,7 @@ export const CAUSES = {
   wornRelease: { title: 'Release worn out', change: 'Scrape the old coat off and put a new one on before the next firing.', weigh: worn },
   mouldOffLevel: {
     title: 'Mould off level',
-    change: 'Put a level across the rim of the mould, both ways, where it stands in the kiln.',
+    change: 'Put a level across the rim of the mould, both ways, once it is in the kiln.',
     weigh: ({ firing: { setup } }) => (setup.shaping?.kind === 'hollow' || setup.shaping?.kind === 'former' ? { weight: 1.5 } : null),
   },
   hotSide: {

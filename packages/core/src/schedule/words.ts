@@ -316,7 +316,9 @@ function correctionSentences({ corrections = NO_CORRECTIONS, workFactor, look }:
 /** What firings of the same kind have shown here, beside what this one does. */
 function seenSentences({ seen, viscosity, corrections = NO_CORRECTIONS, look }: ResolvedFiring, mean_perPa: number): string[] {
   if (!seen) return [];
-  const ofThis = (one: WorkDone): string => percent(asGlass(viscosity, one, corrections.offset_K) / mean_perPa);
+  // What the glass has had counts with what it is given now.
+  const whole_perPa = mean_perPa + (seen.had ? asGlass(viscosity, seen.had, corrections.offset_K) : 0);
+  const ofThis = (one: WorkDone): string => percent(asGlass(viscosity, one, corrections.offset_K) / whole_perPa);
   const said: string[] = [];
   const name = `the same ${RECIPES[look].name.toLowerCase()}`;
   if (seen.soFar) said.push('It goes on from its measured shape, by what the way so far really took.');
@@ -325,9 +327,8 @@ function seenSentences({ seen, viscosity, corrections = NO_CORRECTIONS, look }: 
     said.push(`In this kiln ${name} fell short with ${ofThis(seen.short)} of this heat work and went too far with ${ofThis(seen.past)}.`);
   else if (seen.short) said.push(`In this kiln ${name} fell short with ${ofThis(seen.short)} of this heat work.`);
   else if (seen.past) said.push(`In this kiln ${name} went too far with ${ofThis(seen.past)} of this heat work.`);
-  // What adds to what the glass had may be less than that.
-  const under = !seen.had && seen.short && asGlass(viscosity, seen.short, corrections.offset_K) >= mean_perPa;
-  const over = seen.past && asGlass(viscosity, seen.past, corrections.offset_K) <= mean_perPa;
+  const under = seen.short && asGlass(viscosity, seen.short, corrections.offset_K) >= whole_perPa;
+  const over = seen.past && asGlass(viscosity, seen.past, corrections.offset_K) <= whole_perPa;
   if (under && !over) said.push('As it stands it does no more than what fell short: it will again. Go hotter, or hold longer.');
   if (over && !under) said.push('As it stands it does no less than what went too far: it will again. Go cooler, or hold for less.');
   return said;
