@@ -96,6 +96,19 @@ describe('causes of a fault', () => {
     expect(shareOf(causes({ flaw: 'drawnIn' }), 'tooThin')).toBeLessThan(0.5);
   });
 
+  test('a mould that cracked was not annealed badly, nor is it of glasses that do not fit', () => {
+    const bare: FiringCase = {
+      ...fuse,
+      look: 'bisque',
+      body: { glasses: [], layers: [], footprint: { shape: 'rectangle', width_m: 0.2, length_m: 0.24 }, joined: true },
+      setup: { ...fuse.setup, shaping: { kind: 'ware', of: 'clay', wall_m: 0.01, wide_m: 0.2, long_m: 0.24, cone: '06' } },
+      kiln: { ...fuse.kiln, top_C: 1150, power_K_per_s: 0.28 },
+    };
+    const named = causes({ flaw: 'cracked', edge: 'sharp' }, valueOf(compose(bare)).segments, { firing: bare }).map(({ cause }) => cause);
+    expect(named).toContain('tooFastDown');
+    for (const cause of ['stressLeft', 'misfit', 'formerGripped']) expect(named).not.toContain(cause);
+  });
+
   test('every flaw that a kind of firing can have has causes, in order; each is declared and says what to change', () => {
     const flaws = [...new Set(LOOKS.flatMap((look) => RECIPES[look].flaws as readonly Flaw[]))];
     expect(flaws.length).toBeGreaterThan(30);

@@ -19,6 +19,9 @@ const LEAST_SHARE = 0.03;
 const UP: readonly CauseName[] = ['tooFastUp'];
 const COLD: readonly CauseName[] = ['tooFastDown', 'openedEarly', 'stressLeft', 'formerGripped', 'againstDam', 'misfit'];
 
+/** Nothing of these where no glass is fired: clay is not annealed. */
+const OF_GLASS: readonly CauseName[] = ['stressLeft', 'misfit', 'tooThin', 'formerGripped', 'againstDam'];
+
 /** What the edges of a crack and its course say. */
 function byCrack(cause: CauseName, { edge, course }: Fault): Finding {
   const all: Finding[] = [];
@@ -43,8 +46,9 @@ const together = (all: readonly Finding[]): Finding => ({
 export function causesOf(asked: CausesAsked): LikelyCause[] {
   const facts = factsOf(asked);
   const { fault } = asked;
+  const isBare = asked.firing.body.glasses.length === 0;
   const weighed = (Object.entries(LIKELY[fault.flaw]) as [CauseName, number][]).flatMap(([cause, usual]) => {
-    const own = CAUSES[cause].weigh(facts);
+    const own = isBare && OF_GLASS.includes(cause) ? null : CAUSES[cause].weigh(facts);
     if (own === null) return [];
     const found = together([own, byCrack(cause, fault), ...bySize(cause, fault)]);
     return [{ cause, weight: usual * found.weight, for: found.for ?? [], against: found.against ?? [] }];
