@@ -22,7 +22,7 @@ export function PhotoRow({ hashes, of, under }: { hashes: readonly string[]; of:
   const [open, setOpen] = useState<string | null>(null);
   if (hashes.length === 0) return null;
   return (
-    <View style={{ gap: space.small }} testID="photos">
+    <View style={{ gap: space.small, maxWidth: '100%' }} testID="photos">
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
         {hashes.map((hash, i) => (
           <View key={hash}>
