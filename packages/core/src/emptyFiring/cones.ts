@@ -17,18 +17,18 @@ export const CONE_RATE_C_PER_H = 60;
 const THETA_K = 120_000;
 
 /** Natural logarithm of the work per second at a temperature. */
-const logPace = (at_C: number): number => -THETA_K / (at_C + KELVIN_AT_0_C);
+const logPace = (at_C: number, theta_K: number): number => -theta_K / (at_C + KELVIN_AT_0_C);
 
 /** ln ∫exp(−Θ/T)dt of a steady climb from far below that ends at at_C, to the third order in T/Θ. */
-export function logWorkOfClimb(at_C: number, rate_C_per_h: number): number {
+export function logWorkOfClimb(at_C: number, rate_C_per_h: number, theta_K = THETA_K): number {
   const kelvin = at_C + KELVIN_AT_0_C;
-  const share = kelvin / THETA_K;
-  return logPace(at_C) + Math.log((3600 / rate_C_per_h) * kelvin * share * (1 - 2 * share + 6 * share ** 2));
+  const share = kelvin / theta_K;
+  return logPace(at_C, theta_K) + Math.log((3600 / rate_C_per_h) * kelvin * share * (1 - 2 * share + 6 * share ** 2));
 }
 
 /** Work of what went linearly from one temperature to the other in dt_s: its pace goes as an exponential between the two. */
-function workBetween(from_C: number, to_C: number, dt_s: number): number {
-  const [first, last] = [logPace(from_C), logPace(to_C)];
+function workBetween(from_C: number, to_C: number, dt_s: number, theta_K: number): number {
+  const [first, last] = [logPace(from_C, theta_K), logPace(to_C, theta_K)];
   const [a, b] = [Math.exp(first), Math.exp(last)];
   return dt_s * (Math.abs(last - first) < 1e-6 ? (a + b) / 2 : (b - a) / (last - first));
 }
@@ -37,19 +37,19 @@ const LEAST_C = 400;
 const MOST_C = 1800;
 
 /** What a course of temperatures has done, as the end of a climb at CONE_RATE_C_PER_H that does the same, °C; -Infinity where it is nothing. */
-export function coneEquivalent(t_s: readonly number[], at_C: readonly number[]): number {
+export function coneEquivalent(t_s: readonly number[], at_C: readonly number[], theta_K = THETA_K): number {
   let work = 0;
-  for (let i = 1; i < t_s.length; i += 1) work += workBetween(at_C[i - 1], at_C[i], t_s[i] - t_s[i - 1]);
-  return climbThatDoes(Math.log(work), CONE_RATE_C_PER_H);
+  for (let i = 1; i < t_s.length; i += 1) work += workBetween(at_C[i - 1], at_C[i], t_s[i] - t_s[i - 1], theta_K);
+  return climbThatDoes(Math.log(work), CONE_RATE_C_PER_H, theta_K);
 }
 
 /** Where a climb at a rate ends that does this work, told by its logarithm, °C; -Infinity where that is nothing. */
-function climbThatDoes(logWork: number, rate_C_per_h: number): number {
-  if (!(logWork > logWorkOfClimb(LEAST_C, rate_C_per_h))) return -Infinity;
+function climbThatDoes(logWork: number, rate_C_per_h: number, theta_K = THETA_K): number {
+  if (!(logWork > logWorkOfClimb(LEAST_C, rate_C_per_h, theta_K))) return -Infinity;
   let [low, high] = [LEAST_C, MOST_C];
   while (high - low > 0.01) {
     const middle = (low + high) / 2;
-    if (logWorkOfClimb(middle, rate_C_per_h) < logWork) low = middle;
+    if (logWorkOfClimb(middle, rate_C_per_h, theta_K) < logWork) low = middle;
     else high = middle;
   }
   return (low + high) / 2;
@@ -57,7 +57,7 @@ function climbThatDoes(logWork: number, rate_C_per_h: number): number {
 
 /** What a climb and a hold at its end have done, °C of coneEquivalent. */
 export const coneAfter = (target_C: number, rate_C_per_h: number, hold_s: number): number =>
-  climbThatDoes(Math.log(Math.exp(logWorkOfClimb(target_C, rate_C_per_h)) + hold_s * Math.exp(logPace(target_C))), CONE_RATE_C_PER_H);
+  climbThatDoes(Math.log(Math.exp(logWorkOfClimb(target_C, rate_C_per_h)) + hold_s * Math.exp(logPace(target_C, THETA_K))), CONE_RATE_C_PER_H);
 
 /** Where a cone bends at another rate of the last hours, °C. */
 export const coneBendsAt = (cone: Cone, rate_C_per_h: number): number => climbThatDoes(logWorkOfClimb(BENDS_C[cone], CONE_RATE_C_PER_H), rate_C_per_h);

@@ -7,7 +7,7 @@ import { METRIC, otherUnits } from '../units/convert';
 import { viscosityOf } from '../glass/viscosity';
 import { efold } from '../flow/heatWork';
 import type { Look } from '../look/names';
-import { type LookSeen, PRIOR, WITNESS_ERROR_K, correctionsOf, driftOf, factorOf, learnCorrections, nextRung, workAsRead } from './corrections';
+import { type LookSeen, PRIOR, WITNESS_ERROR_K, correctionsOf, driftOf, factorOf, learnCorrections, nextRung, offsetLine, withoutEach, workAsRead } from './corrections';
 
 const vft = viscosityOf(SOFT_90);
 const RANGE = { least: 1.6e-2, most: 4.6e-2 };
@@ -331,5 +331,64 @@ describe('a kiln that drifts', () => {
     );
     const late = learnCorrections(vft, at('past', 4));
     expect(late.offset_sd_K).toBeLessThan(old.offset_sd_K);
+  });
+});
+
+describe('what was measured', () => {
+  const short = { look: 'slump' as const, least_perPa: SLUMP.least, most_perPa: SLUMP.most, work_perPa: SLUMP.least, work_C: 640, outcome: 'short' as const };
+
+  test('tells the factor closer than how it looked does, and nearly by itself', () => {
+    const looked = learnCorrections(vft, [short]);
+    // It did what the whole way takes, and came as far as two thirds of that reach.
+    const measured = learnCorrections(vft, [{ ...short, reached_perPa: SLUMP.least / 1.5 }]);
+    expect(measured.workFactor_sd_log).toBeLessThan(looked.workFactor_sd_log);
+    const fixed = learnCorrections(vft, [{ ...short, reached_perPa: SLUMP.least / 1.5 }], [{ offset_K: 0, error_K: 0.1 }]);
+    expect(fixed.looks[0].factor).toBeGreaterThan(1.35);
+    expect(fixed.looks[0].factor).toBeLessThan(1.5);
+  });
+
+  test('moves what is believed by less than its own spread where it is absurd', () => {
+    const good = Array.from({ length: 6 }, () => ({ ...short, reached_perPa: SLUMP.least / 1.2 }));
+    const before = learnCorrections(vft, good);
+    const after = learnCorrections(vft, [...good, { ...short, reached_perPa: SLUMP.least / 40 }]);
+    expect(Math.abs(Math.log(after.looks[0].factor / before.looks[0].factor))).toBeLessThan(before.looks[0].sd_log);
+  });
+});
+
+describe('what each firing weighs', () => {
+  const tacks = ladder({ offset_K: 0, workFactor: 1.3 }, RANGE, 760).map((one, age) => ({ ...one, look: 'tack' as const, age }));
+
+  test('is what the rest would have taught, its own reading at the glass left out with it', () => {
+    const witnesses = [{ offset_K: 9, error_K: 3, age: 2 }];
+    const all = withoutEach(vft, tacks, witnesses);
+    expect(all).toHaveLength(tacks.length);
+    expect(all[2]).toEqual(learnCorrections(vft, [...tacks.slice(0, 2), ...tacks.slice(3)]).corrections);
+    expect(all[1]).toEqual(learnCorrections(vft, [tacks[0], ...tacks.slice(2)], witnesses).corrections);
+  });
+});
+
+describe('an offset drawn over its firings', () => {
+  const factor = { offset_K: 0, workFactor: 1 };
+  /** Judged without error in a kiln whose offset is so at each of them, the newest first. */
+  const fired = (offsets: readonly number[]): LookSeen[] =>
+    offsets.flatMap((offset_K, age) => {
+      const share = [0.5, 0.9, 1.6][age % 3];
+      const work_perPa = Math.sqrt(RANGE.least * RANGE.most) * share;
+      const felt = work_perPa * Math.exp(-offset_K / efold(vft, 760));
+      const outcome = felt < RANGE.least ? ('short' as const) : felt > RANGE.most ? ('past' as const) : ('right' as const);
+      return [{ look: 'tack' as const, ...ASKED, work_perPa, work_C: 760, outcome, age }];
+    });
+
+  test('rises where it rises, and stays where it stays', () => {
+    const line = offsetLine(vft, fired(Array.from({ length: 30 }, (_, age) => (age < 12 ? 18 : -6))), factor);
+    expect(line[0].age).toBeGreaterThan(line[line.length - 1].age);
+    expect(line[line.length - 1].offset_K - line[5].offset_K).toBeGreaterThan(10);
+    const level = offsetLine(vft, fired(new Array<number>(30).fill(0)), factor);
+    expect(Math.max(...level.map(({ offset_K }) => Math.abs(offset_K)))).toBeLessThan(8);
+  });
+
+  test('begins with the fifth firing', () => {
+    expect(offsetLine(vft, fired([0, 0, 0, 0]), factor)).toEqual([]);
+    expect(offsetLine(vft, fired([0, 0, 0, 0, 0]), factor)).toHaveLength(1);
   });
 });

@@ -57,6 +57,8 @@ export interface LookSeen {
   outcome: 'short' | 'right' | 'past';
   /** By how much it fell short or went past; not said where left out. */
   by?: HowFar;
+  /** What is reckoned for what it was measured to have become, 1/Pa: that says more than how it looked. */
+  reached_perPa?: number;
   /** How many firings of this kiln came after it: what it says of the offset is so much older. None where left out. */
   age?: number;
 }
@@ -100,6 +102,8 @@ export const LOOK_ERROR = 0.2;
 export const WALK_K = 1;
 const wandered = ({ age = 0 }: { age?: number }): number => WALK_K * Math.sqrt(age);
 
+/** What a measured shape is off by, in the log of work: a tenth of its depth. */
+const MEASURED_ERROR = 0.15;
 /** How far two like firings differ in what they do, in the log of work: a kiln that comes within 4 °C of where it was keyed, at 760 °C. */
 const SCATTER_LOG = 0.14;
 /** Share of results that tell nothing, and among how many they are spread. */
@@ -139,7 +143,17 @@ const PLACES: Record<LookSeen['outcome'], Record<HowFar | 'all', [from: Edge, to
 /** How likely an outcome is where an offset and a factor are so: its marks are worked out once for a whole grid. */
 function likelihoodOf(seen: LookSeen, kelvinPerE: number): (offset_K: number, logFactor: number) => number {
   const [work, least, most] = [Math.log(seen.work_perPa), Math.log(seen.least_perPa), Math.log(seen.most_perPa)];
-  const error = Math.hypot(LOOK_ERROR, wandered(seen) / kelvinPerE);
+  const aged = wandered(seen) / kelvinPerE;
+  if (seen.reached_perPa !== undefined) {
+    const reached = ln(seen.reached_perPa);
+    const wide = Math.hypot(MEASURED_ERROR, aged);
+    // As likely as all results together at its height, so that one in twenty weighs against it as against a look.
+    return (offset_K, logFactor) => {
+      const off = (work - offset_K / kelvinPerE - logFactor - reached) / wide;
+      return (1 - TELLS_NOTHING) * exp(-0.5 * off * off) + TELLS_NOTHING / OUTCOMES;
+    };
+  }
+  const error = Math.hypot(LOOK_ERROR, aged);
   const marks: Record<Edge, number> = { none: LOWEST, farShort: least - FAR, least, most, farPast: most + FAR, all: HIGHEST };
   const [from, to] = PLACES[seen.outcome][seen.by ?? 'all'].map((edge) => marks[edge]);
   /** How likely what was done lies under a mark. */
@@ -319,6 +333,53 @@ function togetherOf(vft: Vft, seen: readonly LookSeen[], kelvinPerE: number): { 
   const mean = u / w;
   return { mean, sd: Math.sqrt(uu / w - mean * mean) };
 }
+
+/** The offset of a kiln as one of its firings and those before it tell it. */
+export interface OffsetThen {
+  /** How many firings came after. */
+  age: number;
+  offset_K: number;
+  sd_K: number;
+}
+
+/** seen: the newest first. From as many firings at a time as are held against one another, with the factors that all together told; the oldest first. */
+export function offsetLine(vft: Vft, seen: readonly LookSeen[], corrections: Corrections): OffsetThen[] {
+  const offsets = gridOf(OFFSETS);
+  const log = seen.map((one) => {
+    const { age: _age, ...now } = one;
+    const likelihood = likelihoodOf(now, efold(vft, one.work_C));
+    const logFactor = ln(one.look === undefined ? corrections.workFactor : factorOf(corrections, one.look));
+    return offsets.map((d) => ln(likelihood(d, logFactor)));
+  });
+  const line = seen.map((one, i): OffsetThen | null => {
+    const some = log.slice(i, i + LATELY);
+    if (some.length < BEFORE_AT_LEAST) return null;
+    let [w, sum, squares] = [0, 0, 0];
+    offsets.forEach((d, k) => {
+      const weight = exp(some.reduce((all, row) => all + row[k], priorOf(d, [])));
+      w += weight;
+      sum += weight * d;
+      squares += weight * d * d;
+    });
+    const offset_K = sum / w;
+    return { age: one.age ?? i, offset_K, sd_K: Math.sqrt(squares / w - offset_K * offset_K) };
+  });
+  return line.flatMap((one) => one ?? []).reverse();
+}
+
+/** What would have been learnt without one of the firings. */
+export interface Without {
+  offset_K: number;
+  workFactor: number;
+}
+
+/** Of each firing that was seen, what the rest would have taught: its own reading at the glass goes with it, known by its age. */
+export const withoutEach = (vft: Vft, seen: readonly LookSeen[], witnesses: readonly Witness[] = []): Without[] =>
+  seen.map(({ age }, i) => {
+    const rest = seen.filter((_, at) => at !== i);
+    const told = age === undefined ? witnesses : witnesses.filter((one) => one.age !== age);
+    return learnCorrections(vft, rest, told).corrections;
+  });
 
 /** Of what speaks of all looks alike. */
 const NO_DEPARTURES = new Float64Array();

@@ -13,4 +13,5 @@ export {
   correctionsOf,
   workAsRead,
 } from './corrections';
+export { type ConeSeen, CONE_TELLS_DEG, type Corner, type WitnessCone, WITNESS_CONES, witnessOfCone } from './witnessCone';
 export type { LadderFactor } from './ladder';

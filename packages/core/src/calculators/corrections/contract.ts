@@ -25,6 +25,9 @@ export const request = z.strictObject({
           work_C: quantity('Working temperature', '°C', 300, 1700),
           outcome: oneOf('Outcome', ['short', 'right', 'past']),
           by: oneOf('By how much', HOW_FAR).optional(),
+          reached_perPa: quantity('Work for what was measured', '1/Pa', 1e-9, 100)
+            .optional()
+            .meta({ description: 'Work that is reckoned for the shape that it was measured to have. It says more than the outcome, which then does not count' }),
           age,
         })
         .refine(({ least_perPa, most_perPa }) => least_perPa <= most_perPa, { path: ['most_perPa'], error: 'The most work must not be less than the least.' }),
@@ -34,6 +37,7 @@ export const request = z.strictObject({
     .array(z.strictObject({ offset_K: quantity('Offset seen', 'K', -60, 60), error_K: quantity('Its error', 'K', 0.1, 30), age }))
     .max(50)
     .default([]),
+  weigh: z.boolean().default(false).meta({ description: 'Also what would have been learnt without each firing' }),
 });
 export const answer = z.object({
   corrections: z.object({ offset_K: figure('K'), workFactor: figure('') }),
@@ -48,6 +52,13 @@ export const answer = z.object({
     .object({ hotter_K: figure('K'), sd_K: figure('K'), isSure: z.boolean() })
     .nullable()
     .meta({ description: 'The last ten of those seen, the newest first, against the ten before: how much hotter they came out. Null where there are too few' }),
+  line: z
+    .array(z.object({ age: count(), offset_K: figure('K'), sd_K: figure('K') }))
+    .meta({ description: 'The offset as ten firings at a time tell it, the oldest first; empty where there are fewer than five' }),
+  without: z
+    .array(z.object({ offset_K: figure('K'), workFactor: figure('') }))
+    .nullable()
+    .meta({ description: 'What the rest would have taught, by firing as they were sent; null where it was not asked for' }),
   nextWork_perPa: z
     .number()
     .nullable()
@@ -59,5 +70,10 @@ export const cases = {
     glass: GLASS,
     seen: [{ look: 'tack', work_perPa: 2e-2, least_perPa: 1.6e-2, most_perPa: 4.6e-2, work_C: 800, outcome: 'short', age: 3 }],
     witnesses: [{ offset_K: 5, error_K: 2, age: 1 }],
+  },
+  'A slump that was measured half-way, weighed': {
+    glass: GLASS,
+    seen: [{ look: 'slump', work_perPa: 3e-5, least_perPa: 2e-5, most_perPa: 8e-5, work_C: 640, outcome: 'short', reached_perPa: 1.5e-5 }],
+    weigh: true,
   },
 } satisfies Record<string, z.input<typeof request>>;
