@@ -10,6 +10,7 @@ import {
   FiringChangeSchema,
   FiringDetailSchema,
   FiringPageSchema,
+  FiringRowSchema,
   FiringQuerySchema,
   FormUseSchema,
   FiringSchema,
@@ -168,6 +169,7 @@ export const api = {
   nameSchedule: send(AT.nameSchedule, 'Names a schedule version', ScheduleNameSchema, ScheduleSchema, { changes: 'piece' }),
   firings: get(AT.firings, 'Firings, newest first, a page at a time', FiringPageSchema, { query: FiringQuerySchema }),
   firing: get(AT.firing, 'One firing with the schedule it ran', FiringDetailSchema),
+  nearest: get(AT.nearest, 'Firings of its kind that are most like it by body, form and kiln, the nearest first', z.array(FiringRowSchema)),
   learned: get(AT.learned, 'What the firings of a kiln have taught; null where none is recorded', LearnedSchema.nullable(), {
     query: LearnedQuerySchema,
     computes: true,

@@ -36,6 +36,7 @@ export const AT = {
   nameSchedule: put('/api/schedules/:id/name'),
   firings: get('/api/firings'),
   firing: get('/api/firings/:id'),
+  nearest: get('/api/firings/:id/nearest'),
   learned: get('/api/learned'),
   seen: get('/api/seen'),
   used: get('/api/used-set-up'),

@@ -470,12 +470,20 @@ export const LearnedSchema = z
     separated: z.boolean(),
     /** The last ten firings against the ten before; null where there are too few. */
     drift: z.object({ hotter_K: figure('K'), sd_K: figure('K'), isSure: z.boolean() }).nullable(),
+    /** Its offset as ten firings at a time tell it, the oldest first. */
+    line: z.array(z.object({ firingId: id, offset_K: figure('K'), sd_K: figure('K') })),
     /** What it was learnt from, newest first, with what was left out. */
     lessons: z.array(
       z.object({
         ...{ firingId: id, pieceName: z.string(), firedAt: instant, look: z.enum(LOOKS), result: ResultSchema, lesson: LessonSchema },
         /** The work it did by what the controller read, in shares of the least and of the most that its look needs. */
         ...{ ofLeast: figure(''), ofMost: figure('') },
+        /** What a cone beside the glass told: controller less glass; null where none did. */
+        cone_K: figure('K').nullable(),
+        /** The shape that it came to was measured, and counts. */
+        measured: z.boolean(),
+        /** What the rest would have taught; null where that was not asked for, or where it is left out. */
+        without: z.object({ offset_K: figure('K'), workFactor: figure('') }).nullable(),
       }),
     ),
   })
@@ -518,7 +526,7 @@ export const UsedSchema = z
 export type UsedSetUp = z.infer<typeof UsedSchema>;
 
 /** Of which kiln; of the one that was told of last where left out. */
-export const LearnedQuerySchema = z.object({ kiln: asked(60) });
+export const LearnedQuerySchema = z.object({ kiln: asked(60), weighed: z.enum(['yes', 'no']).default('no') });
 
 /** What is going on: firings not told of yet, the pieces that wait and were changed last, what the firings of a kiln have taught. */
 export const BenchSchema = z
@@ -556,6 +564,10 @@ export const FirstDaySchema = z.strictObject({
 });
 export type FirstDay = z.infer<typeof FirstDaySchema>;
 
+/** What plans make of what firings taught: a person is asked, or they go by it as soon as a result is recorded. */
+export const LEARNINGS = ['asks', 'atOnce'] as const;
+export type Learning = (typeof LEARNINGS)[number];
+
 export const StudioSchema = z
   .strictObject({
     temperatureUnit: oneOf('Temperature unit', ['C', 'F']),
@@ -570,6 +582,8 @@ export const StudioSchema = z
     limits: StudioLimitsSchema.optional(),
     /** After a result that was not right. Left out, it stays as it was. */
     changesFirst: oneOf('What changes first', CHANGES_FIRST).optional(),
+    /** Left out, it stays as it was. */
+    learning: oneOf('Whether plans use what was learnt', LEARNINGS).optional(),
   })
   .meta({ id: 'Studio' });
 export type Studio = z.infer<typeof StudioSchema>;

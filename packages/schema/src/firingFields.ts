@@ -4,10 +4,10 @@
  * tables.ts, with a migration.
  */
 import { PurposefulSegmentSchema, SEGMENTS_AT_MOST, oneOf, quantity, words } from '@torvin/core/contract';
-import { HOW_FAR } from '@torvin/core/learn';
+import { HOW_FAR, WITNESS_CONES } from '@torvin/core/learn';
 import { BUBBLE_SIZES, CRACK_COURSES, CRACK_EDGES, FLAW_NAMES, LOOKS, RECIPES, flawWords } from '@torvin/core/look';
 import { RELEASED, RELEASED_NAMES } from '@torvin/core/release';
-import { type TemperatureUnit, temperatureIn } from '@torvin/core/units';
+import { LENGTH, METRIC, type TemperatureUnit, type Units, temperatureIn } from '@torvin/core/units';
 import { z } from 'zod';
 import { photoList } from './records';
 import { ResultSchema } from './result';
@@ -15,7 +15,7 @@ import { ResultSchema } from './result';
 /** What can be read in a kiln that fires glass, °C. */
 export const WITNESS_RANGE_C = { least: 100, most: 1700 } as const;
 /** More than this no reading at the glass lies from the controller's, K. */
-const WITNESS_AT_MOST_K = 60;
+export const WITNESS_AT_MOST_K = 60;
 
 const readAt = (name: string) => quantity(name, '°C', WITNESS_RANGE_C.least, WITNESS_RANGE_C.most);
 
@@ -73,14 +73,50 @@ export const MarkSchema = z
   .meta({ id: 'Mark' });
 export type Mark = z.infer<typeof MarkSchema>;
 
+/** Lengths that are measured on a piece, m. */
+export const MEASURED_LENGTH_M = { least: 1e-4, most: 3 } as const;
+/** Through what polarised light goes, and what it is delayed by: some thirty fringes. */
+export const PATH_M = { least: 5e-4, most: 3 } as const;
+export const RETARDATION_NM = { least: 0, most: 20000 } as const;
+const measuredLength = (name: string) => quantity(name, 'm', MEASURED_LENGTH_M.least, MEASURED_LENGTH_M.most).nullable().default(null);
+
+/** What was measured after a firing; each null where it was not. */
+export const MeasuredSchema = z
+  .strictObject({
+    down_m: measuredLength('How far down it came').meta({ description: 'The middle of what sank into a hollow, the edge of what came over a former' }),
+    largest_m: measuredLength('Largest size'),
+    thickness_m: measuredLength('Greatest thickness'),
+    cone: z
+      .strictObject({ cone: oneOf('Cone', WITNESS_CONES), bent_deg: quantity('How far the cone bent', '°', 0, 180) })
+      .nullable()
+      .default(null)
+      .meta({ description: 'A cone beside the glass; its angle from upright' }),
+    stress: z
+      .strictObject({
+        retardation_nm: quantity('Retardation', 'nm', RETARDATION_NM.least, RETARDATION_NM.most),
+        path_m: quantity('Looked through', 'm', PATH_M.least, PATH_M.most),
+      })
+      .nullable()
+      .default(null)
+      .meta({ description: 'Between crossed polarisers, edgewise, where it is greatest' }),
+    alongside_m: measuredLength('Thickness of the plain piece').meta({
+      description: 'Stress was read on a plain piece of clear glass, so thick, that was fired alongside; null: on the piece itself',
+    }),
+  })
+  .meta({ id: 'Measured' });
+export type Measured = z.infer<typeof MeasuredSchema>;
+export const NOT_MEASURED: Measured = { down_m: null, largest_m: null, thickness_m: null, cone: null, stress: null, alongside_m: null };
+
 /** 'top edge to the door, left edge to the hot side'; '' where nothing was told. */
 export const facedWords = (faced: Faced): string =>
   FACED_TO.flatMap((to) => (faced[to] === null ? [] : [`${faced[to]} edge to ${FACED_NAMES[to]}`])).join(', ');
 
-export interface FiringColumn<T> {
-  /** °C or °F stand in it. */
-  title: string | ((unit: TemperatureUnit) => string);
-  cell(told: T, unit: TemperatureUnit, lesson: Lesson): string | number;
+export type ColumnUnits = Pick<Units, 'temperature' | 'length'>;
+
+interface FiringColumn<T> {
+  /** A unit stands in it. */
+  title: string | ((units: ColumnUnits) => string);
+  cell(told: T, units: ColumnUnits, lesson: Lesson): string | number;
 }
 
 interface FiringField<S extends z.ZodType> {
@@ -97,6 +133,13 @@ const field = <S extends z.ZodType>(of: FiringField<S>): FiringField<S> => of;
 
 const BY_WORDS = { little: 'a little', far: 'by far' } as const;
 const readAs = (celsius: number | undefined, unit: TemperatureUnit): number | '' => (celsius === undefined ? '' : Math.round(temperatureIn(celsius, unit)));
+/** Metres in the studio's unit, to a hundredth of a millimetre or a thousandth of an inch. */
+const lengthAs = (metres: number | null, { length }: ColumnUnits): number | '' =>
+  metres === null ? '' : Number(LENGTH.shown(metres, { ...METRIC, length }).toFixed(length === 'mm' ? 2 : 3));
+const lengthColumn = (name: string, of: (told: Measured) => number | null): FiringColumn<Measured> => ({
+  title: ({ length }) => `${name}_${length}`,
+  cell: (told, units) => lengthAs(of(told), units),
+});
 
 export const FIRING_FIELDS = {
   knownBy: field({
@@ -114,7 +157,7 @@ export const FIRING_FIELDS = {
     schema: ResultSchema.nullable().default(null),
     columns: [
       { title: 'result', cell: (result) => result ?? '' },
-      { title: 'by_how_much', cell: (_result, _unit, { by }) => (by === null ? '' : BY_WORDS[by]) },
+      { title: 'by_how_much', cell: (_result, _units, { by }) => (by === null ? '' : BY_WORDS[by]) },
     ],
   }),
   /** What was to be seen on it, beside how far it got. */
@@ -148,9 +191,22 @@ export const FIRING_FIELDS = {
   lesson: field({
     schema: LessonSchema.default(NO_LESSON),
     columns: [
-      { title: (unit) => `controller_read_${unit}`, cell: ({ witness }, unit) => readAs(witness?.controller_C, unit) },
-      { title: (unit) => `at_the_glass_${unit}`, cell: ({ witness }, unit) => readAs(witness?.glass_C, unit) },
+      { title: ({ temperature }) => `controller_read_${temperature}`, cell: ({ witness }, { temperature }) => readAs(witness?.controller_C, temperature) },
+      { title: ({ temperature }) => `at_the_glass_${temperature}`, cell: ({ witness }, { temperature }) => readAs(witness?.glass_C, temperature) },
       { title: 'left_out', cell: ({ leftOut }) => (leftOut ? 'yes' : 'no') },
+    ],
+  }),
+  measured: field({
+    schema: MeasuredSchema.default(NOT_MEASURED),
+    columns: [
+      lengthColumn('came_down', ({ down_m }) => down_m),
+      lengthColumn('largest', ({ largest_m }) => largest_m),
+      lengthColumn('thickest', ({ thickness_m }) => thickness_m),
+      { title: 'cone', cell: ({ cone }) => cone?.cone ?? '' },
+      { title: 'cone_bent_deg', cell: ({ cone }) => cone?.bent_deg ?? '' },
+      { title: 'retardation_nm', cell: ({ stress }) => stress?.retardation_nm ?? '' },
+      lengthColumn('looked_through', ({ stress }) => stress?.path_m ?? null),
+      lengthColumn('plain_piece', ({ alongside_m }) => alongside_m),
     ],
   }),
   note: field({
@@ -192,11 +248,11 @@ interface Columns {
 }
 
 /** The columns of all that is told, in the order of its declaration. */
-export function firingColumns(unit: TemperatureUnit): Columns {
+export function firingColumns(units: ColumnUnits): Columns {
   const columns = FIRING_FIELD_NAMES.flatMap((name) =>
     ((FIRING_FIELDS[name].columns ?? []) as readonly FiringColumn<unknown>[]).map(({ title, cell }) => ({
-      title: typeof title === 'string' ? title : title(unit),
-      cell: (told: ToldOfFiring) => cell(told[name], unit, told.lesson),
+      title: typeof title === 'string' ? title : title(units),
+      cell: (told: ToldOfFiring) => cell(told[name], units, told.lesson),
     })),
   );
   return { titles: columns.map(({ title }) => title), cells: (told) => Object.fromEntries(columns.map(({ title, cell }) => [title, cell(told)])) };

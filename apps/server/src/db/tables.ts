@@ -6,7 +6,21 @@ import { QUANTITY_NAMES } from '@torvin/core/quantity';
 import { RELEASED } from '@torvin/core/release';
 import { CHANGES_FIRST, type Evaluation, type StudioLimits } from '@torvin/core/schedule';
 import type { Operation } from 'fast-json-patch';
-import { CSV_STYLES, type Faced, type FirstDay, type Lesson, type Mark, NO_LESSON, NOT_FACED, type PieceDoc, type Snapshot, WAITS } from '@torvin/schema';
+import {
+  CSV_STYLES,
+  type Faced,
+  type FirstDay,
+  LEARNINGS,
+  type Lesson,
+  type Mark,
+  type Measured,
+  NO_LESSON,
+  NOT_FACED,
+  NOT_MEASURED,
+  type PieceDoc,
+  type Snapshot,
+  WAITS,
+} from '@torvin/schema';
 import { sql } from 'drizzle-orm';
 import { check, index, integer, primaryKey, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 
@@ -29,6 +43,7 @@ export const studio = sqliteTable(
     /** Null where none was ever set. */
     limits: text('limits', { mode: 'json' }).$type<StudioLimits>(),
     changesFirst: text('changes_first', { enum: CHANGES_FIRST }).notNull().default('temperature'),
+    learning: text('learning', { enum: LEARNINGS }).notNull().default('asks'),
   },
   (table) => [check('studio_is_one_row', sql`${table.id} = 1`)],
 );
@@ -275,6 +290,7 @@ export const firings = sqliteTable(
     seenWhere: text('seen_where').notNull().default(''),
     marks: text('marks', { mode: 'json' }).$type<Mark[]>().notNull().default([]),
     faced: text('faced', { mode: 'json' }).$type<Faced>().notNull().default(NOT_FACED),
+    measured: text('measured', { mode: 'json' }).$type<Measured>().notNull().default(NOT_MEASURED),
     lookReached: text('look_reached', { enum: LOOKS }),
     released: text('released', { enum: RELEASED }),
     note: text('note').notNull(),

@@ -108,7 +108,7 @@ export function createApp({
     next();
   });
 
-  const works: Works = { app, route: routeOn(app, now, hub.publish), db: opened.db, pool: pools.own, dataDir, now };
+  const works: Works = { app, route: routeOn(app, now, hub.publish), publish: hub.publish, db: opened.db, pool: pools.own, dataDir, now };
   works.route(api.health, (_, _id, _query, _sent, { request }): AnswerOf<typeof api.health> => ({
     ...{ ok: true, version, schema: opened.schema, asks: door.isAsked(request) },
     ...(door.isAtHome(request) ? { dataDir } : {}),

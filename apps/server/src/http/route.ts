@@ -16,6 +16,8 @@ import { tooLong } from './tooLong';
 export interface Works {
   app: Express;
   route: Route;
+  /** Tells all pages of what was changed beside what an endpoint says that it changes. */
+  publish: (change: Change) => void;
   db: Opened['db'];
   pool: ComputePool;
   dataDir: string;

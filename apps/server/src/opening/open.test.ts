@@ -311,6 +311,7 @@ describe('a database of schema 4, where firings stood by themselves', () => {
         seen: _seen,
         seen_where: _where,
         marks: _marks,
+        measured: _measured,
         faced: _faced,
         ...row
       }) => {
@@ -542,6 +543,7 @@ describe('the settings of an earlier schema', () => {
       theme: 'dark',
       csv: 'comma',
       changesFirst: 'temperature',
+      learning: 'asks',
       firstDay: { answered: [], familyId: null, schedule: '', done: false },
     });
     close();

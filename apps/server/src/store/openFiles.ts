@@ -2,7 +2,7 @@
 import { createReadStream } from 'node:fs';
 import { Readable } from 'node:stream';
 import { RECIPES } from '@torvin/core/look';
-import { fileName, temperatureIn, type TemperatureUnit } from '@torvin/core/units';
+import { type Units, fileName, temperatureIn } from '@torvin/core/units';
 import { type CsvRow, KINDS, KIND_LIST, csvOf, firingColumns, photosOf, shelfTable } from '@torvin/schema';
 import { asc, eq, isNull } from 'drizzle-orm';
 import { ZipFile as Packer } from 'yazl';
@@ -31,7 +31,7 @@ export function packOpenFiles(db: Database, dataDir: string): Readable {
   const { csv, temperatureUnit, lengthUnit, massUnit } = readStudio(db);
   const units = { temperature: temperatureUnit, length: lengthUnit, mass: massUnit };
   text('README.txt', READ_ME);
-  text('firings.csv', csvOf(firingRows(db, temperatureUnit), csv, titlesOf(temperatureUnit)));
+  text('firings.csv', csvOf(firingRows(db, units), csv, titlesOf(units)));
   const shelves = allShelves(db);
   for (const kind of KIND_LIST) text(`shelves/${KINDS[kind].path}.csv`, shelfTable(kind, shelves[kind], shelves, units, csv));
   const taken = new Set<string>();
@@ -70,15 +70,17 @@ function freeName(name: string, taken: Set<string>): string {
 }
 
 /** What was said of a firing stands about what it ran: its place first. */
-function titlesOf(unit: TemperatureUnit): string[] {
-  const [place, ...told] = firingColumns(unit).titles;
+function titlesOf(units: Units): string[] {
+  const { temperature: unit } = units;
+  const [place, ...told] = firingColumns(units).titles;
   const ran = [`hottest_${unit}`, 'hold_min', 'length_h'];
   return ['started', 'zone', 'piece', 'look', 'glass', 'kiln', place, ...ran, ...told, 'firing_id', 'piece_id', 'schedule_id'];
 }
 
-function firingRows(db: Database, unit: TemperatureUnit): CsvRow[] {
+function firingRows(db: Database, units: Units): CsvRow[] {
+  const { temperature: unit } = units;
   const { work_C, work_s, total_s, kilnName, familyName, look } = schedules;
-  const { cells } = firingColumns(unit);
+  const { cells } = firingColumns(units);
   return db
     .select({ firing: firings, load: loads, piece: pieces.name, schedule: { work_C, work_s, total_s, kilnName, familyName, look } })
     .from(firings)

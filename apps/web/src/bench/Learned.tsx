@@ -1,10 +1,13 @@
 /** What the firings of a kiln have taught, what of it plans go by, and the touch that takes it over. */
-import { type TakenOver, correctionsOf, factorOf } from '@torvin/core/learn';
+import { SAME_AS_TAKEN, type TakenOver, correctionsOf, isTakenOver, takenOverOf } from '@torvin/core/learn';
 import { type Look, LOOK_NAMES } from '@torvin/core/look';
 import { type TemperatureUnit, differenceIn, formatDifference, text } from '@torvin/core/units';
-import type { Kiln } from '@torvin/schema';
+import { type Kiln, toldIn } from '@torvin/schema';
+import { useQueryClient } from '@tanstack/react-query';
 import { format } from 'date-fns/format';
 import { View } from 'react-native';
+import { useLearned } from '@/data/bench';
+import { firingReading } from '@/data/firings';
 import { useStudio } from '@/data/studio';
 import { byWords, resultWords } from '@/ui/results';
 import { useSave } from '@/outbox/useOutbox';
@@ -16,22 +19,13 @@ import { LinkRow } from '@/ui/LinkRow';
 import { MeasuredWidth } from '@/ui/MeasuredWidth';
 import { Words } from '@/ui/Words';
 import { LearnedDrawing } from './LearnedDrawing';
+import { LINE_HEIGHT, OffsetLine } from './OffsetLine';
 import { NINE_IN_TEN, type Row, type Taught, factorRow, lookRow, offsetRow } from './learnedRows';
 import { LEARNED } from './words';
 
-/** Nearer than this to what plans go by, nothing new is offered. */
-const SAME = { offset_K: 1, workFactor: 0.05 } as const;
-
-/** To whole degrees of the studio and hundredths: nothing finer was learnt. */
-const rounded = ({ offset_K, workFactor, looks }: Taught, unit: TemperatureUnit): Required<TakenOver> => ({
-  offset_K: Math.round(differenceIn(offset_K, unit)) / differenceIn(1, unit),
-  workFactor: Math.round(workFactor * 100) / 100,
-  lookFactors: Object.fromEntries(looks.map(({ look, factor }) => [look, Math.round(factor * 100) / 100])),
-});
-
 /** Those of single looks that are not as all looks are: 'a tack fuse 1.21, a slump 0.88'. */
 function looksWords({ workFactor, lookFactors }: Required<TakenOver>): string {
-  const apart = (Object.entries(lookFactors) as [Look, number][]).filter(([, factor]) => Math.abs(factor - workFactor) >= SAME.workFactor);
+  const apart = (Object.entries(lookFactors) as [Look, number][]).filter(([, factor]) => Math.abs(factor - workFactor) >= SAME_AS_TAKEN.workFactor);
   return apart.length === 0 ? '' : LEARNED.ofThem(apart.map(([look, factor]) => `a ${LOOK_NAMES[look].toLowerCase()} ${factor.toFixed(2)}`).join(', '));
 }
 
@@ -51,16 +45,11 @@ function Told({ learned, kiln }: { learned: Taught; kiln: Kiln | undefined }) {
   const { temperatureUnit: unit } = useStudio();
   const save = useSave('saveRecord');
   const { firings, kilnName, familyName, separated, offset_sd_K, workFactor_sd_log } = learned;
-  const found = rounded(learned, unit);
+  const found = takenOverOf(learned, unit);
   const taken = kiln && correctionsOf(kiln);
   const { offset_K = 0, workFactor = 1, lookFactors = {} } = kiln ?? {};
   const planned = { offset_K, workFactor, lookFactors };
-  // Judged as it was learnt, so that a studio of another unit is offered the same.
-  const like = (one: number, other: number): boolean => Math.abs(one - other) < SAME.workFactor;
-  const same =
-    Math.abs(learned.offset_K - offset_K) < SAME.offset_K &&
-    like(learned.workFactor, workFactor) &&
-    learned.looks.every(({ look, factor }) => like(factor, factorOf(planned, look)));
+  const same = isTakenOver(learned, planned);
   const put = (next: TakenOver): void => {
     if (!kiln) return;
     const { offset_K: _offset, workFactor: _factor, lookFactors: _looks, ...rest } = kiln;
@@ -104,7 +93,9 @@ function lessonsWords({ lessons, firings }: Taught): string {
   return out === 0 ? LEARNED.whatBelievedBefore : LEARNED.firingsLeftOut(out, lessons.length);
 }
 
-function Lessons({ learned, unit }: { learned: Taught; unit: TemperatureUnit }) {
+function Lessons({ learned: known, unit }: { learned: Taught; unit: TemperatureUnit }) {
+  const weighed = useLearned(known.kilnId, 'yes');
+  const learned = weighed.data ?? known;
   const degrees = (kelvin: number): string => text(formatDifference(kelvin, unit));
   const [offset, factor] = [offsetRow(learned), factorRow(learned)];
   const times = ([from, to]: readonly [number, number]): string => LEARNED.toTimes(Math.exp(from).toFixed(2), Math.exp(to).toFixed(2));
@@ -119,25 +110,60 @@ function Lessons({ learned, unit }: { learned: Taught; unit: TemperatureUnit }) 
       <Words size="label" tone="muted">
         {LEARNED.paleBeforeAny}
       </Words>
+      {learned.line.length > 1 && (
+        <View style={{ gap: 4 }} testID="offset-line">
+          <Words size="label">{LEARNED.line(degrees(learned.line[0].offset_K), degrees(learned.line[learned.line.length - 1].offset_K))}</Words>
+          <MeasuredWidth height={LINE_HEIGHT}>{(width) => <OffsetLine line={learned.line} width={width} />}</MeasuredWidth>
+        </View>
+      )}
       <View role="list">
-        {learned.lessons.map(({ firingId, pieceName, firedAt, look, result, lesson, ofLeast }) => (
-          <LinkRow key={firingId} href={`/notebook/${firingId}`} inset={0} testID={`lesson-${firingId}`}>
-            <View style={{ flex: 1 }}>
-              <Words bold>{`${pieceName}, ${format(firedAt, 'd MMM yyyy')}`}</Words>
-              <Words size="label" tone="muted">
-                {LEARNED.leastNeeds(
-                  LOOK_NAMES[look],
-                  resultWords(result),
-                  byWords(lesson),
-                  Math.round(100 * ofLeast),
-                  lesson.witness ? LEARNED.readingGlass : '',
-                  lesson.leftOut,
-                )}
-              </Words>
-            </View>
-          </LinkRow>
+        {learned.lessons.map((one) => (
+          <LessonRow key={one.firingId} lesson={one} unit={unit} />
         ))}
       </View>
+    </View>
+  );
+}
+
+/** One firing, what it says and what it weighs; a touch leaves it out, or counts it again. */
+function LessonRow({ lesson: one, unit }: { lesson: Taught['lessons'][number]; unit: TemperatureUnit }) {
+  const client = useQueryClient();
+  const save = useSave('saveFiring');
+  const { firingId, pieceName, firedAt, look, result, lesson, ofLeast, cone_K, measured, without } = one;
+  const degrees = (kelvin: number): string => text(formatDifference(kelvin, unit));
+  const title = `${pieceName}, ${format(firedAt, 'd MMM yyyy')}`;
+  const also = [lesson.witness ? LEARNED.readingGlass : '', cone_K === null ? '' : LEARNED.cone(degrees(cone_K)), measured ? LEARNED.measured : ''];
+  async function toggle(): Promise<void> {
+    const { firing } = await client.fetchQuery(firingReading(firingId));
+    const before = { zone: firing.zone, firedAt: firing.firedAt, ...toldIn(firing) };
+    save.save({ id: firingId, body: { ...before, lesson: { ...firing.lesson, leftOut: !firing.lesson.leftOut } }, before }, { on: firing.version });
+  }
+  return (
+    <View style={{ flexDirection: 'row', alignItems: 'center' }}>
+      <View style={{ flex: 1 }}>
+        <LinkRow href={`/notebook/${firingId}`} inset={0} testID={`lesson-${firingId}`}>
+          <View style={{ flex: 1 }}>
+            <Words bold>{title}</Words>
+            <Words size="label" tone="muted">
+              {LEARNED.leastNeeds(LOOK_NAMES[look], resultWords(result), byWords(lesson), Math.round(100 * ofLeast), also.join(''), lesson.leftOut)}
+            </Words>
+            {without && (
+              <Words size="label" tone="muted" testID="lesson-without">
+                {LEARNED.without(degrees(without.offset_K), without.workFactor.toFixed(2))}
+              </Words>
+            )}
+            {save.refusal && <Words tone="warn">{save.refusal.problem.message}</Words>}
+          </View>
+        </LinkRow>
+      </View>
+      <Action
+        kind="plain"
+        title={lesson.leftOut ? LEARNED.count : LEARNED.leaveOut}
+        label={`${lesson.leftOut ? LEARNED.count : LEARNED.leaveOut}: ${title}`}
+        disabled={save.saving}
+        testID={`leave-out-${firingId}`}
+        onPress={() => void toggle()}
+      />
     </View>
   );
 }

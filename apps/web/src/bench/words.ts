@@ -154,6 +154,12 @@ export const LEARNED = {
   leastNeeds: (recipeName: string, result: string, by: string, ofLeast: number, witness: string, leftOut: boolean): string =>
     `${recipeName}: ${result}${by}, at ${ofLeast} % of the least it needs${witness}${leftOut ? '; left out' : ''}`,
   readingGlass: ', with a reading at the glass',
+  cone: (over: string): string => `, its cone says ${over} over the glass`,
+  measured: ', by its measured shape',
+  without: (offset: string, factor: string): string => `Without it: controller less glass ${offset}, looks ${factor} times.`,
+  leaveOut: 'Leave out',
+  count: 'Count it',
+  line: (from: string, to: string): string => `Controller less glass, ten firings at a time: ${from} at first, ${to} now. Dotted: it reads true.`,
   before: (title: string, now: string, was: string): string => `${title}: ${now}; before ${was}`,
 } as const;
 

@@ -10,11 +10,11 @@ const AGAIN_MS = 60_000;
 
 export const benchReading = queryOptions({ queryKey: keys.bench, queryFn: ({ signal }) => call(asks.bench, { signal }) });
 
-/** Of one kiln; null: it is not asked for. */
-export const useLearned = (kilnId: string | null) =>
+/** Of one kiln; null: it is not asked for. weighed: with what the rest would have taught without each firing, which takes the server a moment. */
+export const useLearned = (kilnId: string | null, weighed: 'yes' | 'no' = 'no') =>
   useQuery({
-    queryKey: keys.learned(kilnId ?? ''),
-    queryFn: ({ signal }) => call(asks.learned, { query: { kiln: kilnId ?? '' }, signal }),
+    queryKey: keys.learned(kilnId ?? '', weighed),
+    queryFn: ({ signal }) => call(asks.learned, { query: { kiln: kilnId ?? '', weighed }, signal }),
     enabled: kilnId !== null,
     placeholderData: keepPreviousData,
   });

@@ -1,5 +1,5 @@
 /** Firings: those in the Notebook a page at a time, one with its schedule. */
-import { type FiringQuery, asks } from '@torvin/schema';
+import { type FiringQuery, type FiringRow, asks } from '@torvin/schema';
 import { infiniteQueryOptions, keepPreviousData, queryOptions, useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { firingQueue } from '@/outbox/kinds';
@@ -28,3 +28,7 @@ export function useFiring(id: string | null) {
   const data = useMemo(() => query.data && shownFiring(query.data, waiting), [query.data, waiting]);
   return { ...query, data };
 }
+
+/** Those of its kind that are most like it; undefined until they are read, and where nobody answers. */
+export const useNearest = (id: string): readonly FiringRow[] | undefined =>
+  useQuery({ queryKey: keys.nearest(id), queryFn: ({ signal }) => call(asks.nearest, { id, signal }) }).data;

@@ -1,9 +1,10 @@
 /** Opening a kiln: one screen for each piece of its load, one after the other, each recorded in half a minute. Works without a server. */
 import { HOW_FAR, type HowFar } from '@torvin/core/learn';
 import { FLAWS, type Flaw, LOOK_NAMES, RECIPES, flawWords, shapingDown } from '@torvin/core/look';
-import { tellMeasured } from '@torvin/core/piece';
-import { LENGTH, formatLength, readFigure, text } from '@torvin/core/units';
-import { type FiringDetail, type FiringResult, type Mark, type Piece, toldIn } from '@torvin/schema';
+import { stuckOn } from '@torvin/core/piece';
+import { RELEASED, RELEASED_NAMES, type Released } from '@torvin/core/release';
+import { formatLength, text } from '@torvin/core/units';
+import { type FiringDetail, type FiringResult, type Mark, toldIn } from '@torvin/schema';
 import { useQueryClient } from '@tanstack/react-query';
 import { useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';
@@ -12,9 +13,13 @@ import { inFormUnits, useUnits } from '@/data/FormUnits';
 import { useDraft } from '@/data/useDraft';
 import { WORK_CAUTIONS } from '@/layup/cautions';
 import { MarksFields } from '@/notebook/Marks';
+import { MeasuredFields, NO_BEND, NO_GLASS } from '@/notebook/MeasuredFields';
+import { BY_FORM, HOW_OFF } from '@/notebook/RecordForm';
+import { type MeasuredEntry, entryOfMeasured, measuredOf, measuredWords } from '@/notebook/measuredEntry';
+import { putMeasured } from '@/notebook/putMeasured';
+import { MEASURED } from '@/notebook/words';
 import { isSame } from '@/outbox/merge';
 import { knownNames } from '@/outbox/pictures';
-import { putPiece } from '@/outbox/shown';
 import { useOutbox } from '@/outbox/useOutbox';
 import { PhotoPicker } from '@/photos/Photos';
 import { useTheme } from '@/theme/ThemeContext';
@@ -41,14 +46,13 @@ interface Entry {
   seen: Flaw[];
   marks: Mark[];
   photos: string[];
-  down: string;
+  measured: MeasuredEntry;
+  released: Released | 'unsaid';
   note: string;
 }
 
 export interface OpeningScreenProps {
   detail: FiringDetail;
-  /** Null where it is not known here: nothing of its shape is kept then. */
-  piece: Piece | null;
   /** Which of how many, from 1. */
   nth: number;
   of: number;
@@ -58,7 +62,7 @@ export interface OpeningScreenProps {
 
 export const OpeningScreen = inFormUnits(Opening);
 
-function Opening({ detail, piece, nth, of, onNext }: OpeningScreenProps) {
+function Opening({ detail, nth, of, onNext }: OpeningScreenProps) {
   const { firing, schedule } = detail;
   const { colours } = useTheme();
   const units = useUnits();
@@ -67,43 +71,43 @@ function Opening({ detail, piece, nth, of, onNext }: OpeningScreenProps) {
   const { snapshot } = schedule;
   const recipe = RECIPES[firing.look];
   const deep_m = shapingDown(snapshot.firing.setup.shaping);
+  /** What the glass came off. */
+  const on = recipe.empty || recipe.frees ? null : stuckOn(snapshot.setup, snapshot.firing);
   const [began] = useState<Entry>(() => ({
     result: 'unsaid',
     by: 'unsaid',
     seen: firing.seen,
     marks: firing.marks,
     photos: firing.photos,
-    down: '',
+    measured: entryOfMeasured(firing.measured, units),
+    released: firing.released ?? 'unsaid',
     note: firing.note,
   }));
   const [now, setNow] = useState(began);
-  const [wrong, setWrong] = useState<{ result?: string; down?: string }>({});
+  const [wrong, setWrong] = useState<{ result?: string; figure?: { field: string; message: string } }>({});
   const draft = useDraft<Entry>(OPENING.draft(firing.id));
   useEffect(() => draft.keep(now, began), [draft, now, began]);
   const set = (part: Partial<Entry>): void => setNow({ ...now, ...part });
+  const figures = measuredOf(now.measured, firing.measured, units);
+  const measuredNow = ('measured' in figures && measuredWords(figures.measured, units)) || MEASURED.none;
 
   function save(): void {
-    const { result, by, down, ...rest } = now;
+    const { result, by, measured: typed, released, ...rest } = now;
     if (result === 'unsaid') {
       setWrong({ result: OPENING.sayHow });
       return showFault();
     }
-    const measured = down.trim() === '' ? null : readFigure(down, { of: LENGTH, name: OPENING.it, range: { least: 0, most: 1 } }, units);
-    if (measured && !measured.ok) {
-      setWrong({ down: measured.problem.message });
+    const read = measuredOf(typed, firing.measured, units);
+    if ('fault' in read) {
+      setWrong({ figure: read.fault });
       return showFault();
     }
+    const { measured } = read;
     const before = { zone: firing.zone, firedAt: firing.firedAt, ...toldIn(firing) };
     const lesson = { ...firing.lesson, by: by === 'unsaid' || result === 'right' ? null : by };
     const marks = rest.marks.filter(({ flaw }) => rest.seen.includes(flaw));
-    outbox.put('saveFiring', { id: firing.id, body: { ...before, ...rest, marks, result, lesson }, before }, { on: firing.version });
-    if (measured && piece) {
-      const edited = tellMeasured(piece.doc, firing.stepId, measured.value);
-      if (edited.ok) {
-        const { id, name, doc, version } = piece;
-        putPiece(client, outbox, { id, name, ...edited.value, before: { name, doc } }, { on: version });
-      }
-    }
+    outbox.put('saveFiring', { id: firing.id, body: { ...before, ...rest, marks, result, lesson, measured, released: released === 'unsaid' ? null : released }, before }, { on: firing.version });
+    if (measured.down_m !== firing.measured.down_m) void putMeasured(client, outbox, firing, measured.down_m);
     draft.done();
     onNext(result);
   }
@@ -162,11 +166,11 @@ function Opening({ detail, piece, nth, of, onNext }: OpeningScreenProps) {
         <PhotoPicker hashes={now.photos} of={firing.pieceName} onChange={(photos) => set({ photos })} />
         {deep_m !== null && (
           <Field
-            label={OPENING.down}
+            label={MEASURED.downIt}
             hint={OPENING.planned(text(formatLength(deep_m, units.length)))}
-            value={now.down}
-            onChange={(down) => set({ down })}
-            error={wrong.down}
+            value={now.measured.down}
+            onChange={(down) => set({ measured: { ...now.measured, down } })}
+            error={wrong.figure?.field === 'down' ? wrong.figure.message : undefined}
             testID="opened-down"
           />
         )}
@@ -176,12 +180,31 @@ function Opening({ detail, piece, nth, of, onNext }: OpeningScreenProps) {
               <Toggles<Flaw>
                 label={OPENING.each}
                 values={now.seen}
-                options={recipe.flaws.map((value) => ({ value, title: FLAWS[value] }))}
+                options={recipe.flaws.filter((one) => !on || !BY_FORM.includes(one)).map((value) => ({ value, title: FLAWS[value] }))}
                 onChange={(seen) => set({ seen })}
                 testID="opened-flaw"
               />
+              {on && (
+                <Choice<Released | 'unsaid'>
+                  label={HOW_OFF[on.use]}
+                  value={now.released}
+                  options={RELEASED.map((how) => ({ value: how, title: RELEASED_NAMES[how] }))}
+                  onChange={(released) => set({ released })}
+                  testID="opened-released"
+                />
+              )}
               <MarksFields seen={now.seen} marks={now.marks} footprint={snapshot.firing.body.footprint} onChange={(marks) => set({ marks })} />
             </>
+          )}
+        </Fold>
+        <Fold title={MEASURED.title} about={measuredNow} testID="opened-measured" opened={wrong.figure !== undefined && wrong.figure.field !== 'down'}>
+          {() => (
+            <MeasuredFields
+              value={now.measured}
+              fault={wrong.figure ?? null}
+              without={recipe.empty ? NO_GLASS : NO_BEND}
+              onChange={(measured) => set({ measured })}
+            />
           )}
         </Fold>
         <Field label={OPENING.note} value={now.note} onChange={(note) => set({ note })} multiline testID="opened-note" />

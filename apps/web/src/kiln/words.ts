@@ -182,8 +182,6 @@ export const OPENING = {
   sayHow: 'Choose one: short, right or too far.',
   by: 'By how much?',
   howFar: { little: 'A little', far: 'By far' },
-  down: 'How far down it came',
-  it: 'How far down it came',
   planned: (depth: string): string => `planned ${depth}; leave empty if it did`,
   seen: 'What else can be seen',
   seenAbout: 'bubbles, cracks, its rim, its colour',

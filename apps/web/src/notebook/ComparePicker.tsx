@@ -1,8 +1,8 @@
-/** Which firing to compare with: those of the same piece first, then all others, newest first. */
+/** Which firing to compare with: those of the same piece first, then those most like it, then all others, newest first. */
 import type { Firing, FiringRow } from '@torvin/schema';
 import { format } from 'date-fns/format';
 import { View } from 'react-native';
-import { useFirings } from '@/data/firings';
+import { useFirings, useNearest } from '@/data/firings';
 import { readOn } from '@/data/longList';
 import { LinkRow } from '@/ui/LinkRow';
 import { Waiting } from '@/ui/Loading';
@@ -21,12 +21,15 @@ const ROW_HEIGHT = scaled(64);
 export function ComparePicker({ firing, chosen = [], to = 'compare' }: { firing: Firing; chosen?: readonly string[]; to?: 'compare' | 'series' }) {
   const own = useFirings({ piece: firing.pieceId });
   const all = useFirings({});
+  const nearest = useNearest(firing.id);
   const back: Back = { title: firing.pieceName, href: `/notebook/${firing.id}` };
   if (!own.data || !all.data) return <Waiting query={all} title={COMPARE_PICKER.compareWith} back={back} />;
   const others = (pages: typeof all.data.pages): FiringRow[] =>
     pages.flatMap(({ firings }) => firings).filter(({ id }) => id !== firing.id && !chosen.includes(id));
   const mine = others(own.data.pages);
-  const rows = [...mine, ...others(all.data.pages).filter(({ pieceId }) => pieceId !== firing.pieceId)];
+  const like = (nearest ?? []).filter(({ id, pieceId }) => pieceId !== firing.pieceId && !chosen.includes(id));
+  const alike = new Set(like.map(({ id }) => id));
+  const rows = [...mine, ...like, ...others(all.data.pages).filter(({ id, pieceId }) => pieceId !== firing.pieceId && !alike.has(id))];
   return (
     <ListScreen
       title={COMPARE_PICKER.compareWith}
@@ -44,7 +47,7 @@ export function ComparePicker({ firing, chosen = [], to = 'compare' }: { firing:
               {other.pieceName}
             </Words>
             <Words size="label" tone="muted" numberOfLines={1}>
-              {`${format(inZone(other.firedAt, other.zone), 'd MMM yyyy')} · ${resultWords(other.result)}`}
+              {`${format(inZone(other.firedAt, other.zone), 'd MMM yyyy')} · ${resultWords(other.result)}${alike.has(other.id) ? COMPARE_PICKER.like : ''}`}
             </Words>
           </View>
         </LinkRow>

@@ -12,6 +12,7 @@ import { SideBySide } from '@/ui/SideBySide';
 import { Words } from '@/ui/Words';
 import { inZone } from '@/ui/clock';
 import { ResultSign, resultWords, seenWords } from '@/ui/results';
+import { AsItLay } from './AsItLay';
 import { CurvesOver } from './CurvesOver';
 import { asRun } from './asRun';
 import { type FiringDifferences, firingDifferences } from './differences';
@@ -19,6 +20,9 @@ import { COMPARE_SCREEN } from './words';
 
 /** Side by side no more can be read on a phone. */
 export const COMPARED_AT_MOST = 4;
+
+/** As tall as the piece and its form are drawn. */
+const DRAWN_PX = 72;
 
 const headOf = ({ firing }: FiringDetail): string => `${firing.pieceName}, ${format(inZone(firing.firedAt, firing.zone), 'd MMM')}`;
 const countOf = ({ layup, setup, schedule }: FiringDifferences): number => layup.length + setup.length + schedule.length;
@@ -48,6 +52,7 @@ export function CompareScreen({ one, others }: { one: FiringDetail; others: read
                 <Words>{[resultWords(detail.firing.result), seenWords(detail.firing)].filter((words) => words !== '').join(', ')}</Words>
               </View>
               <Words size="label">{detail.firing.note}</Words>
+              <AsItLay detail={detail} evaluation={asRun(detail).evaluation} height={DRAWN_PX} />
               <PhotoRow hashes={detail.firing.photos} of={detail.firing.pieceName} />
             </View>
           ))}
@@ -62,6 +67,7 @@ export function CompareScreen({ one, others }: { one: FiringDetail; others: read
             <Differences title={COMPARE_SCREEN.layUp} lines={differs.layup} />
             <Differences title={COMPARE_SCREEN.setUp} lines={differs.setup} />
             <Differences title={COMPARE_SCREEN.scheduleRan} lines={differs.schedule} />
+            <Differences title={COMPARE_SCREEN.cameOut} lines={differs.cameOut} />
           </View>
         ))}
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>

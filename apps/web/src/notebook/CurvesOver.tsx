@@ -1,5 +1,5 @@
 /** The curves of a few firings over one another, as their kilns ran by the calculation: each with its own line. */
-import type { PurposefulSegment } from '@torvin/core/kiln';
+import { type PurposefulSegment, cornersOf } from '@torvin/core/kiln';
 import type { Evaluation } from '@torvin/core/schedule';
 import { formatDuration, formatTemperature, text } from '@torvin/core/units';
 import { View } from 'react-native';
@@ -23,18 +23,6 @@ const HEIGHT = 150;
 const BELOW_PX = 18;
 const FONT_PX = 12;
 const DASHES = [undefined, '7 4', '2 4', '10 3 2 3'] as const;
-
-/** Corners of a curve: its start, and the end of each ramp and hold; s and °C. ends_s: when each segment ends. */
-export function cornersOf(segments: readonly PurposefulSegment[], ends_s: readonly number[], start_C: number): { t_s: number; at_C: number }[] {
-  return segments.reduce(
-    (corners, { target_C, hold_s }, i) => [
-      ...corners,
-      { t_s: Math.max(ends_s[i] - hold_s, corners[corners.length - 1].t_s), at_C: target_C },
-      { t_s: ends_s[i], at_C: target_C },
-    ],
-    [{ t_s: 0, at_C: start_C }],
-  );
-}
 
 export function CurvesOver({ curves }: { curves: readonly DrawnCurve[] }) {
   const { colours } = useTheme();

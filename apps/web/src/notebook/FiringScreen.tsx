@@ -2,7 +2,7 @@
 import { flawWords, LOOK_NAMES } from '@torvin/core/look';
 import { setupWords } from '@torvin/core/piece';
 import { RELEASED_NAMES } from '@torvin/core/release';
-import { type Evaluation, consequences, emptyFiringOf, glassAfter, segmentDifferences } from '@torvin/core/schedule';
+import { consequences, emptyFiringOf, segmentDifferences } from '@torvin/core/schedule';
 import { formatDuration, text } from '@torvin/core/units';
 import { ENGINE_VERSION, earlierEngine, toldBy } from '@torvin/core/version';
 import { FIRING_FIELDS, FIRING_WORDS, type FiringDetail } from '@torvin/schema';
@@ -18,32 +18,29 @@ import { PolariserPanel } from '@/runsheet/PolariserPanel';
 import { RunSheet } from '@/runsheet/RunSheet';
 import { OnPaper } from '@/paper/OnPaper';
 import { paperPages } from '@/paper/paperPages';
-import { FiredSection } from '@/section/FiredSection';
-import { SectionDrawing } from '@/section/SectionDrawing';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Fold } from '@/ui/Fold';
 import { Notice } from '@/ui/Notice';
-import { MeasuredWidth } from '@/ui/MeasuredWidth';
 import { Screen } from '@/ui/Screen';
 import { SideBySide } from '@/ui/SideBySide';
 import { Words } from '@/ui/Words';
 import { aheadWords, clockAfter, inZone, zoneWords } from '@/ui/clock';
 import { capital } from '@/ui/capital';
 import { offerBack } from '@/ui/takeBack';
+import { AsItLay } from './AsItLay';
 import { AwakeForLookIn } from './AwakeForLookIn';
 import { PhotoRow } from '@/photos/Photos';
 import { FacedDrawing } from './Faced';
 import { MarksDrawing } from './Marks';
+import { measuredWords } from './measuredEntry';
 import { recordPaper } from './recordPaper';
 import { LoadPanel, loadWords } from './LoadPanel';
 import { asRun } from './asRun';
 import { ResultSign, byWords, lessonSentence, resultWords } from '@/ui/results';
 import { useNotebookHref } from './useNotebookQuery';
-import { FIRING_SCREEN } from './words';
+import { FIRING_SCREEN, MEASURED } from './words';
 import { WORDS } from '@/ui/said';
-
-const DRAWING_HEIGHT = 120;
 
 export function FiringScreen({ detail }: { detail: FiringDetail }) {
   const units = useUnits();
@@ -108,7 +105,7 @@ export function FiringScreen({ detail }: { detail: FiringDetail }) {
       </Fold>
       {!emptyFiringOf(snapshot.firing) && (
         <Fold title={WORDS.betweenCrossedPolarisers} about={FIRING_SCREEN.whatShouldStayed} testID="polariser">
-          {() => <PolariserPanel firing={snapshot.firing} evaluation={ran.evaluation} photos={firing.photos} />}
+          {() => <PolariserPanel firing={snapshot.firing} evaluation={ran.evaluation} photos={firing.photos} read={{ ...firing.measured, segments: ran.segments }} />}
         </Fold>
       )}
       <View style={{ padding: space.large }}>
@@ -120,33 +117,12 @@ export function FiringScreen({ detail }: { detail: FiringDetail }) {
   );
 }
 
-/** As it came out where it was opened, as it was put in before. */
-function AsItLay({ detail: { firing, schedule }, evaluation }: { detail: FiringDetail; evaluation: Evaluation }) {
-  const { snapshot } = schedule;
-  const end = firing.result === null ? null : glassAfter(snapshot.firing, evaluation.work_perPa.mean);
-  if (!end)
-    return (
-      <MeasuredWidth height={DRAWING_HEIGHT}>
-        {(width) => <SectionDrawing footprint={snapshot.firing.body.footprint} layers={snapshot.layers} width={width} height={DRAWING_HEIGHT} />}
-      </MeasuredWidth>
-    );
-  return (
-    <FiredSection
-      firing={snapshot.firing}
-      layers={snapshot.layers}
-      at={end}
-      end={end}
-      height={DRAWING_HEIGHT}
-      words={FIRING_SCREEN.cameOut}
-      testID="as-it-came-out"
-    />
-  );
-}
-
 /** How it came out and what was said of it, and what stood against it when it was started. */
 function ToldOfIt({ detail: { firing, schedule } }: { detail: FiringDetail }) {
-  const { temperature: unit } = useUnits();
+  const units = useUnits();
+  const { temperature: unit } = units;
   const { snapshot } = schedule;
+  const measured = measuredWords(firing.measured, units);
   const lesson = lessonSentence(firing.lesson, unit);
   const reached = firing.lookReached && firing.lookReached !== firing.look ? FIRING_SCREEN.reachedA(LOOK_NAMES[firing.lookReached].toLowerCase()) : '';
   return (
@@ -166,6 +142,7 @@ function ToldOfIt({ detail: { firing, schedule } }: { detail: FiringDetail }) {
         <Words testID="firing-released">{`${RELEASED_NAMES[firing.released]}${snapshot.setup.form ? `, ${snapshot.setup.form.name}` : ''}.`}</Words>
       )}
       {lesson !== '' && <Words testID="firing-lesson">{lesson}</Words>}
+      {measured !== '' && <Words testID="firing-measured">{MEASURED.said(measured)}</Words>}
       {firing.differences.length > 0 && (
         <Notice tone="warn" testID="fired-as-it-was">
           {FIRING_SCREEN.firedAlthoughSchedule(firing.differences.join(' '))}

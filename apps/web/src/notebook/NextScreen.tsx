@@ -11,6 +11,7 @@ import { View } from 'react-native';
 import { v7 as uuid } from 'uuid';
 import { useUnits } from '@/data/FormUnits';
 import { useSeen } from '@/data/bench';
+import { useNearest } from '@/data/firings';
 import { useSaveStudio, useStudio } from '@/data/studio';
 import { useComputed } from '@/engine/useComputed';
 import { pieceQueue } from '@/outbox/kinds';
@@ -69,6 +70,7 @@ function NextFiring({ detail, piece, shelves }: NextScreenProps & { piece: Piece
   const changes = studio.changesFirst ?? 'temperature';
   const step = piece.doc.journey.find(({ id }) => id === detail.firing.stepId);
   const seen = useSeen(step?.kind === 'fire' ? step : null);
+  const near = useNearest(detail.firing.id) ?? [];
   const plan = useMemo(
     () => nextPlan({ detail, piece, shelves, seen: seen ?? [], goes, changes, newId, units }),
     [detail, piece, shelves, seen, goes, changes, newId, units],
@@ -99,6 +101,18 @@ function NextFiring({ detail, piece, shelves }: NextScreenProps & { piece: Piece
               <LinkRow key={one.firingId ?? i} href={`/notebook/${one.firingId}/compare?with=${detail.firing.id}`} inset={0} listed={false} testID="like-row">
                 <ResultSign result={one.outcome} />
                 <Words>{NEXT.likeRow(text(formatTemperature(one.work_C, units.temperature)), resultWords(one.outcome))}</Words>
+              </LinkRow>
+            ))
+          }
+        </Fold>
+      )}
+      {plan.ok && plan.value.like.length === 0 && near.length > 0 && (
+        <Fold title={NEXT.near} about={NEXT.nearAbout} testID="near-this">
+          {() =>
+            near.map((one) => (
+              <LinkRow key={one.id} href={`/notebook/${one.id}/compare?with=${detail.firing.id}`} inset={0} listed={false} testID="near-row">
+                <ResultSign result={one.result} />
+                <Words>{`${one.pieceName}, ${NEXT.likeRow(text(formatTemperature(one.ran_C, units.temperature)), resultWords(one.result))}`}</Words>
               </LinkRow>
             ))
           }

@@ -2,7 +2,7 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import type { FormUse } from '@torvin/core/form';
 import { HOW_FAR } from '@torvin/core/learn';
-import { FLAWS, type Flaw, LOOKS, type Look, RECIPES, flawWords, LOOK_NAMES } from '@torvin/core/look';
+import { FLAWS, type Flaw, LOOKS, type Look, RECIPES, flawWords, LOOK_NAMES, shapingDown } from '@torvin/core/look';
 import { rescueIn, stuckOn } from '@torvin/core/piece';
 import type { Problem } from '@torvin/core/problem';
 import { RELEASED, RELEASED_NAMES } from '@torvin/core/release';
@@ -44,13 +44,15 @@ import { AsFiredRows } from './AsFiredRows';
 import { FacedFields } from './Faced';
 import { type LessonEntry, LessonFields, entryOfLesson, lessonOf } from './LessonFields';
 import { MarksFields } from './Marks';
+import { MeasuredFields, NO_BEND, NO_GLASS } from './MeasuredFields';
+import { type MeasuredEntry, entryOfMeasured, measuredOf, measuredWords } from './measuredEntry';
 import { PhotoPicker } from '@/photos/Photos';
 import { Toggles } from '@/ui/Toggles';
 import { RESULT_WORDS } from '@/ui/results';
 import { Words } from '@/ui/Words';
 import { useLayout } from '@/ui/useWidth';
 import { showFault } from '@/ui/showFault';
-import { RECORD_FORM } from './words';
+import { MEASURED, RECORD_FORM } from './words';
 import { WORDS } from '@/ui/said';
 
 export type Told = Pick<Firing, 'firedAt'> & ToldOfFiring;
@@ -94,6 +96,7 @@ const recordSchema = z.object({
   photos: z.array(z.string()),
   by: z.enum([...HOW_FAR, 'unsaid']),
   lesson: z.custom<LessonEntry>(),
+  measured: z.custom<MeasuredEntry>(),
 });
 
 export type RecordEntry = z.input<typeof recordSchema>;
@@ -108,6 +111,7 @@ export function RecordForm({ told, schedule, problem, saving, held, draft, onDra
   const [hands, setHands] = useState<Hands | null>(null);
   const [handsMissing, setHandsMissing] = useState(false);
   const [fault, setFault] = useState<{ field: string; message: string } | null>(null);
+  const [wrong, setWrong] = useState<{ field: string; message: string } | null>(null);
   const [began] = useState<RecordEntry>(() => ({
     when: format(told.firedAt, FIELD_TIME),
     ...toldIn(told),
@@ -116,6 +120,7 @@ export function RecordForm({ told, schedule, problem, saving, held, draft, onDra
     released: told.released ?? 'unsaid',
     by: told.lesson.by ?? 'unsaid',
     lesson: entryOfLesson(told.lesson, unit),
+    measured: entryOfMeasured(told.measured, units),
   }));
   const { control, handleSubmit, setError, setValue, reset, formState } = useForm({ resolver: zodResolver(recordSchema), defaultValues: began });
   const { errors } = formState;
@@ -137,15 +142,18 @@ export function RecordForm({ told, schedule, problem, saving, held, draft, onDra
       setHandsMissing(true);
       return showFault();
     }
-    void handleSubmit(({ when, result, seen, seenWhere, marks, lookReached, released, by, lesson: typed, ...rest }) => {
+    void handleSubmit(({ when, result, seen, seenWhere, marks, lookReached, released, by, lesson: typed, measured: figures, ...rest }) => {
       const farOff = by === 'unsaid' || result === 'right' || result === 'open' ? null : by;
       const read = lessonOf(typed, farOff, unit, told.lesson);
       setFault('fault' in read ? read.fault : null);
-      if ('fault' in read) return showFault();
+      const measured = measuredOf(figures, told.measured, units);
+      setWrong('fault' in measured ? measured.fault : null);
+      if ('fault' in read || 'fault' in measured) return showFault();
       onSave(
         {
           ...rest,
           ...read,
+          ...measured,
           // A field counts in minutes, and one night an hour comes twice: what nobody touched stays to the moment.
           firedAt: now.when === began.when ? told.firedAt : (readFieldTime(now.when ?? '', told.firedAt)?.getTime() ?? when),
           result: result === 'open' ? null : result,
@@ -159,6 +167,8 @@ export function RecordForm({ told, schedule, problem, saving, held, draft, onDra
       );
     }, showFault)();
   };
+  const figures = measuredOf(now.measured as MeasuredEntry, told.measured, units);
+  const measuredNow = ('measured' in figures && measuredWords(figures.measured, units)) || MEASURED.none;
   const beside = useLayout() === 'beside';
   const column = { gap: space.large, ...(beside ? { flex: 1, minWidth: 0 } : {}) };
   return (
@@ -292,6 +302,18 @@ export function RecordForm({ told, schedule, problem, saving, held, draft, onDra
             ran={(now.asFired as Told['asFired'] | undefined) ?? null}
             onChange={(asFired) => setValue('asFired', asFired)}
           />
+          {now.result !== 'open' && (
+            <Fold title={MEASURED.title} about={measuredNow} testID="measured" opened={wrong !== null}>
+              {() => (
+                <MeasuredFields
+                  value={now.measured as MeasuredEntry}
+                  fault={wrong}
+                  without={item ? NO_GLASS : shapingDown(firing.setup.shaping) === null ? NO_BEND : []}
+                  onChange={(measured) => setValue('measured', measured)}
+                />
+              )}
+            </Fold>
+          )}
           {now.result !== 'open' && !item && (
             <Fold title={RECORD_FORM.whatItTeaches} about={lessonWords(now.lesson as LessonEntry)} testID="teaches" opened={fault !== null}>
               {() => <LessonFields value={now.lesson as LessonEntry} fault={fault} onChange={(lesson) => setValue('lesson', lesson)} />}
@@ -321,7 +343,7 @@ function WordsField({ control, name, error }: { control: Control<RecordEntry, un
 }
 
 /** How it came off its form is asked by itself; what was told before stays to be taken back. */
-const BY_FORM: readonly Flaw[] = ['stuck', 'gripped'];
+export const BY_FORM: readonly Flaw[] = ['stuck', 'gripped'];
 const offeredFlaws = (of: readonly Flaw[], isAskedByItself: boolean, told: readonly Flaw[]): Flaw[] =>
   [...new Set([...of, ...told])].filter((one) => told.includes(one) || !isAskedByItself || !BY_FORM.includes(one));
 
@@ -334,7 +356,7 @@ function isAsked(name: WordsName, now: Partial<{ [K in keyof RecordEntry]: unkno
   return !withFlaws || (now.result !== 'open' && Array.isArray(now.seen) && now.seen.length > 0);
 }
 
-const HOW_OFF: Record<FormUse, string> = {
+export const HOW_OFF: Record<FormUse, string> = {
   ...{ hollow: RECORD_FORM.howDidComeOut, cavity: RECORD_FORM.howDidComeOut, dam: RECORD_FORM.howDidComeOutDam },
   ...{ former: RECORD_FORM.howDidComeOff, texture: RECORD_FORM.howDidComeOffPlate, shelf: RECORD_FORM.howDidComeOffShelf },
   grid: RECORD_FORM.howDidComeOffBelow,

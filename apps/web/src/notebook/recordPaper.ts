@@ -9,7 +9,8 @@ import { capital } from '@/ui/capital';
 import { firedWords } from '@/ui/clock';
 import { byWords, resultWords, seenWords } from '@/ui/results';
 import { asRun } from './asRun';
-import { RECORD_PAPER } from './words';
+import { measuredWords } from './measuredEntry';
+import { MEASURED, RECORD_PAPER } from './words';
 
 export function recordPaper(detail: FiringDetail, units: Units): Paper {
   const { firing, schedule } = detail;
@@ -18,6 +19,7 @@ export function recordPaper(detail: FiringDetail, units: Units): Paper {
   const degrees = (celsius: number): string => text(formatTemperature(celsius, units.temperature));
   const faced = facedWords(firing.faced);
   const flaws = seenWords(firing);
+  const measured = measuredWords(firing.measured, units);
   return {
     title: firing.pieceName,
     about: RECORD_PAPER.in(LOOK_NAMES[firing.look], snapshot.kilnName, firedWords(firing)),
@@ -26,6 +28,7 @@ export function recordPaper(detail: FiringDetail, units: Units): Paper {
         flaws === '' ? '' : `${capital(flaws)}${firing.seenWhere ? `: ${firing.seenWhere}` : ''}.`,
         [setupWords(snapshot.setup, snapshot.firing.setup.coat?.name), firing.place].filter(Boolean).join(', '),
         faced === '' ? '' : `${capital(faced)}.`,
+        measured === '' ? '' : MEASURED.said(measured),
       ]),
       ...(firing.note === '' ? [] : [said(firing.note)]),
       ...part(

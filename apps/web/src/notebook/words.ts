@@ -2,6 +2,7 @@
 
 export const COMPARE_PICKER = {
   compareWith: 'Compare with',
+  like: ' · like this one',
   noOtherFiring: 'There is no other firing yet to compare with.',
 } as const;
 
@@ -13,6 +14,17 @@ export const DIFFERENCES = {
   layerShelfMore: (i: number, other: string): string => `Layer ${i} from the shelf more: ${other}.`,
   layerShelf: (i: number, other: string, one: string): string => `Layer ${i} from the shelf: ${other} for ${one}.`,
   standsOn: 'Stands on',
+  result: 'Result',
+  seen: 'Seen on it',
+  nothing: 'nothing',
+  off: 'Came off',
+  measured: 'Measured',
+  turned: 'Way it lay',
+  before: 'State before',
+  downBefore: (down: string): string => `${down} down already`,
+  firedBefore: 'had some of its heat work already',
+  fresh: 'fresh',
+  startedAt: 'Started at',
   place: 'Place',
   notSaid: 'not said',
   for: (what: string, is: string, was: string): string => `${what}: ${is} for ${was}.`,
@@ -29,6 +41,7 @@ export const COMPARE_SCREEN = {
   layUp: 'Lay-up',
   setUp: 'Set-up',
   scheduleRan: 'Schedule as it ran',
+  cameOut: 'What came out',
   theSame: 'The same.',
 } as const;
 
@@ -112,12 +125,47 @@ export const AS_FIRED_ROWS = {
 export const LESSON_FIELDS = {
   theReading: 'The reading',
   thermocoupleWitnessCone:
-    'A thermocouple or witness cone at the glass shows how far the controller is off. No result shows that by itself. Of one moment, best late in a hold.',
+    'A thermocouple at the glass shows how far the controller is off. No result shows that by itself. Of one moment, best late in a hold.',
   theControllerRead: 'The controller read',
   mayLeftOut: 'may be left out',
   atTheGlass: 'At the glass it was',
   sameMoment: 'at the same moment',
   leaveFiringOut: 'Leave this firing out of what the kiln has taught',
+} as const;
+
+export const MEASURED = {
+  title: 'Measured',
+  none: 'size, a cone, stress between polarisers',
+  labels: {
+    ...{ down: 'How far down it came', largest: 'Largest size', thickness: 'Greatest thickness', cone: 'Cone', bent: 'Bent from upright' },
+    ...{ delay: 'Between polarisers', path: 'Looked through', plain: 'Plain piece, thickness' },
+  },
+  hints: {
+    ...{ down: undefined, largest: 'across, at its widest', thickness: undefined, cone: undefined, bent: 'degrees; tip down is 90' },
+    ...{ delay: '300 nm, or 0.5 fringes', path: 'edge to edge', plain: 'only where light went through one' },
+  },
+  coneHint: (from: string, to: string): string => `${from} to ${to}`,
+  about:
+    'A cone at the glass shows how far the controller is off. Read stress edgewise, where it is greatest. A plain piece of clear glass fired alongside can stand for one that no light goes through.',
+  nm: (nm: number): string => `${nm} nm`,
+  downIt: 'How far down it came',
+  largestIt: 'The largest size',
+  thicknessIt: 'The greatest thickness',
+  plainIt: 'The thickness of the plain piece',
+  bentIt: 'How far the cone bent',
+  delayIt: 'The retardation',
+  pathIt: 'The path through the glass',
+  noCone: (typed: string, from: string, to: string): string => `There is no cone '${typed}'. Those from ${from} to ${to} are known.`,
+  alsoBent: 'Enter how far the cone bent too.',
+  alsoCone: 'Enter which cone bent.',
+  alsoPath: 'Enter the path through the glass too.',
+  alsoDelay: 'Enter what was read between the polarisers too.',
+  downSaid: (down: string): string => `${down} down`,
+  largestSaid: (largest: string): string => `${largest} at its largest`,
+  thicknessSaid: (thickness: string): string => `${thickness} at its thickest`,
+  coneSaid: (cone: string, deg: number, noFigure: boolean): string => `cone ${cone} bent ${deg}°${noFigure ? ', which tells no figure' : ''}`,
+  stressSaid: (nm: number, path: string, plain: string): string => `${Math.round(nm)} nm through ${path}${plain === '' ? '' : ` of a plain piece ${plain} thick`}`,
+  said: (words: string): string => `Measured: ${words}.`,
 } as const;
 
 export const RECORD_FORM = {
@@ -212,6 +260,8 @@ export const NEXT = {
   like: 'Like this one',
   likeAbout: (count: number): string => (count === 1 ? 'one firing, with its result' : `${count} firings, with their results`),
   likeRow: (at: string, result: string): string => `${at}: ${result}`,
+  near: 'Nearest to it',
+  nearAbout: 'others of its kind, with their results',
   whyFlaw: (flaw: string): string => `${flaw}: likely causes`,
   otherCauses: 'Other causes',
   likely: 'likely',

@@ -10,7 +10,8 @@ export const keys = {
   firings: ['firings'],
   /** Of the firings, for the most part. */
   bench: ['firings', 'bench'],
-  learned: (kilnId: string) => ['firings', 'learned', kilnId],
+  nearest: (id: string) => ['firings', 'nearest', id],
+  learned: (kilnId: string, weighed: string) => ['firings', 'learned', kilnId, weighed],
   seen: (kilnId: string, look: string) => ['firings', 'seen', kilnId, look],
   used: (look: string, formId: string) => ['firings', 'used', look, formId],
   firing: (id: string) => ['firing', id],

@@ -44,7 +44,8 @@ interface OnePieceProps {
 
 function OnePiece({ firing, ...rest }: OnePieceProps) {
   const detail = useFiring(firing.id);
-  const piece = usePiece(firing.pieceId);
+  // Read ahead: how far its shape came down is told of it too.
+  usePiece(firing.pieceId);
   if (!detail.data) return <Waiting query={detail} title={OPENING_PAGE.title} back={BACK} />;
-  return <OpeningScreen detail={detail.data} piece={piece.data ?? null} {...rest} />;
+  return <OpeningScreen detail={detail.data} {...rest} />;
 }

@@ -11,6 +11,7 @@ import { firingName } from '@/layup/describe';
 import { runHref } from '@/ui/hrefs';
 import { inFormUnits } from '@/data/FormUnits';
 import { useDraft } from '@/data/useDraft';
+import { putMeasured } from '@/notebook/putMeasured';
 import { putPiece } from '@/outbox/shown';
 import { useOutbox, useSave } from '@/outbox/useOutbox';
 import { type StepPageParts, useStepPage } from '@/planner/useStepPage';
@@ -83,6 +84,7 @@ function Record({ piece, step, schedule, outdated }: StepPageParts) {
             },
             {
               then() {
+                if (told.measured.down_m !== null) void putMeasured(client, outbox, { pieceId: piece.id, stepId: step.id }, told.measured.down_m);
                 draft.done();
                 router.replace(`/notebook/${firingId}`);
               },

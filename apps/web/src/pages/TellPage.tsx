@@ -1,4 +1,5 @@
 import { type Firing, type FiringDetail, toldIn } from '@torvin/schema';
+import { useQueryClient } from '@tanstack/react-query';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { useFiring } from '@/data/firings';
@@ -6,7 +7,8 @@ import { type RecordEntry, RecordForm, type Told } from '@/notebook/RecordForm';
 import { firingOnto } from '@/outbox/kinds';
 import { inFormUnits } from '@/data/FormUnits';
 import { useDraft } from '@/data/useDraft';
-import { useSave } from '@/outbox/useOutbox';
+import { putMeasured } from '@/notebook/putMeasured';
+import { useOutbox, useSave } from '@/outbox/useOutbox';
 import { Action } from '@/ui/Action';
 import { GoneChoice } from '@/ui/GoneChoice';
 import { Waiting } from '@/ui/Loading';
@@ -30,6 +32,8 @@ const TellForm = inFormUnits(Tell);
 
 function Tell({ detail: { firing, schedule }, back }: { detail: FiringDetail; back: Back }) {
   const router = useRouter();
+  const client = useQueryClient();
+  const outbox = useOutbox();
   const { id } = firing;
   const { save, saving, held, refusal, last, left, discard, bringBack } = useSave('saveFiring', (variables) => variables.id === id);
   /** As it stood when the form was filled: it may be told of elsewhere, and be read anew, while one types. */
@@ -77,7 +81,16 @@ function Tell({ detail: { firing, schedule }, back }: { detail: FiringDetail; ba
         held={held}
         draft={draft}
         onSave={(told: Told, { atOnce }) =>
-          save({ id, body: { zone: base.before.zone, ...told, ...(atOnce ? { atOnce } : {}) }, before: base.before }, { on: base.version, then })
+          save(
+            { id, body: { zone: base.before.zone, ...told, ...(atOnce ? { atOnce } : {}) }, before: base.before },
+            {
+              on: base.version,
+              then() {
+                if (told.measured.down_m !== (base.before.measured?.down_m ?? null)) void putMeasured(client, outbox, firing, told.measured.down_m);
+                then();
+              },
+            },
+          )
         }
         onDraftTaken={(from) => from !== undefined && setBase(from as typeof base)}
       />

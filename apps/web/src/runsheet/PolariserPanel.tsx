@@ -1,11 +1,15 @@
 /** The body between crossed polarisers after this firing: edgewise and looked through, beside a picture of a real look. */
 import { footprintSpan } from '@torvin/core/body';
-import { type Evaluation, type FiringCase, glassOf } from '@torvin/core/schedule';
-import { TINT_PLATE_NM, edgeOn, rimBand } from '@torvin/core/stress';
+import type { GlassConstants } from '@torvin/core/glass';
+import type { PurposefulSegment } from '@torvin/core/kiln';
+import { type Evaluation, type FiringCase, glassOf, plainBeside } from '@torvin/core/schedule';
+import { type StressRead, TINT_PLATE_NM, edgeOn, greatestTension, rimBand, stressRead } from '@torvin/core/stress';
 import { type LengthUnit, formatLength, formatStress, text } from '@torvin/core/units';
+import type { Measured } from '@torvin/schema';
 import { createElement, useMemo, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { useUnits } from '@/data/FormUnits';
+import { useComputed } from '@/engine/useComputed';
 import { Thumbnail, photoUrl } from '@/photos/Thumbnail';
 import { WORK_CAUTIONS } from '@/layup/cautions';
 import { useTheme } from '@/theme/ThemeContext';
@@ -16,6 +20,7 @@ import { MeasuredWidth } from '@/ui/MeasuredWidth';
 import { Notice } from '@/ui/Notice';
 import { Words } from '@/ui/Words';
 import { EDGE_HEIGHT, Edgewise, LOOK_HEIGHT, LookedThrough, Scale } from './polariserViews';
+import { WORDS } from '@/ui/said';
 import { POLARISER_PANEL } from './words';
 
 type PlateKind = 'dark' | 'tint';
@@ -25,9 +30,11 @@ export interface PolariserPanelProps {
   evaluation: Evaluation;
   /** Pictures of this piece after its firings, by hash: what was really seen. */
   photos: readonly string[];
+  /** What was read on it, or on a plain piece beside it, after these rows ran. */
+  read?: Pick<Measured, 'stress' | 'alongside_m'> & { segments: readonly PurposefulSegment[] };
 }
 
-export function PolariserPanel({ firing, evaluation, photos }: PolariserPanelProps) {
+export function PolariserPanel({ firing, evaluation, photos, read }: PolariserPanelProps) {
   const { length } = useUnits();
   const [plate, setPlate] = useState<PlateKind>('dark');
   const { residual } = evaluation.simulation;
@@ -36,6 +43,7 @@ export function PolariserPanel({ firing, evaluation, photos }: PolariserPanelPro
   const edge = useMemo(() => edgeOn(glass, residual ?? [], path_m), [glass, residual, path_m]);
   const rim = useMemo(() => rimBand(glass, residual ?? []), [glass, residual]);
   if (!residual || residual.length === 0 || firing.body.casting?.slender) return <Words>{POLARISER_PANEL.theseViewsPlates}</Words>;
+  const stress = read?.stress;
   const depth_m = residual[residual.length - 1].z_m - residual[0].z_m;
   const added = plate === 'tint' ? TINT_PLATE_NM : 0;
   const stresses = residual.map(({ stress_Pa }) => stress_Pa);
@@ -46,6 +54,7 @@ export function PolariserPanel({ firing, evaluation, photos }: PolariserPanelPro
   return (
     <View style={{ gap: space.small }}>
       {evaluation.uneven && <Words size="label">{POLARISER_PANEL.standsForUneven(written(depth_m))}</Words>}
+      {stress && <ReadStress {...{ firing, stress, glass }} kept_Pa={greatestTension(residual)} alongside_m={read.alongside_m} segments={read.segments} />}
       <Choice<PlateKind>
         label={POLARISER_PANEL.betweenThePolarisers}
         value={plate}
@@ -80,6 +89,41 @@ export function PolariserPanel({ firing, evaluation, photos }: PolariserPanelPro
       </View>
       <Notice tone="care">{WORK_CAUTIONS.stress}</Notice>
     </View>
+  );
+}
+
+interface ReadStressProps {
+  firing: FiringCase;
+  glass: GlassConstants;
+  /** Greatest tension that is calculated for the piece, Pa. */
+  kept_Pa: number;
+  stress: StressRead;
+  alongside_m: number | null;
+  segments: readonly PurposefulSegment[];
+}
+
+/** Stress calculated, and as it was read on the piece, or on a plain one that stands for it. */
+function ReadStress({ firing, glass, kept_Pa, stress, alongside_m, segments }: ReadStressProps) {
+  const { length } = useUnits();
+  const plain = useComputed(
+    'evaluate',
+    useMemo(() => (alongside_m === null ? null : { firing: plainBeside(firing, alongside_m), segments: [...segments] }), [firing, alongside_m, segments]),
+  );
+  const written = (pascals: number): string => text(formatStress(pascals, length));
+  const read_Pa = stressRead(glass, stress);
+  if (alongside_m === null) {
+    return (
+      <Words bold testID="stress-read">
+        {POLARISER_PANEL.readBeside(written(read_Pa), written(kept_Pa))}
+      </Words>
+    );
+  }
+  const plain_Pa = plain.value ? greatestTension(plain.value.simulation.residual ?? []) : 0;
+  if (plain_Pa <= 0) return <Words tone="muted">{plain.problem ? plain.problem.message : WORDS.calculating}</Words>;
+  return (
+    <Words bold testID="stress-read">
+      {POLARISER_PANEL.readOnPlain(written(read_Pa), written(plain_Pa), written((kept_Pa * read_Pa) / plain_Pa), written(kept_Pa))}
+    </Words>
   );
 }
 

@@ -51,6 +51,9 @@ export const POLARISER_PANEL = {
   besideStandsYour: 'Beside it stands your own look: add a picture taken between polarisers to a firing of this piece, in the Notebook.',
   picturePieceAfter: 'A picture of this piece after a firing',
   picture: (i: number): string => `Picture ${i}`,
+  readBeside: (read: string, kept: string): string => `Read: ${read} of tension. Calculated: ${kept}.`,
+  readOnPlain: (read: string, plain: string, here: string, kept: string): string =>
+    `Read on the plain piece: ${read} of tension, where ${plain} is calculated. So this piece keeps about ${here}, where ${kept} is calculated.`,
 } as const;
 
 export const COLUMNS = {

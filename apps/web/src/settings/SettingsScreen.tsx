@@ -17,6 +17,7 @@ import { setLetters, useLetters } from '@/ui/shortcuts';
 import { useHere } from '@/ui/useCallsHere';
 import { useNow } from '@/ui/useNow';
 import { isWide, useLayout } from '@/ui/useWidth';
+import { AfterResults } from './AfterResults';
 import { Backups } from './Backups';
 import { OtherDevices } from './OtherDevices';
 import { SetAside } from './SetAside';
@@ -26,12 +27,12 @@ import { ThisDevice } from './ThisDevice';
 import { SETTINGS } from './words';
 
 /** Parts that an address opens: /settings?open=backup. */
-export const SETTINGS_PARTS = ['units', 'limits', 'screen', 'alerts', 'devices', 'device', 'backup'] as const;
+export const SETTINGS_PARTS = ['units', 'limits', 'results', 'screen', 'alerts', 'devices', 'device', 'backup'] as const;
 export type SettingsPart = (typeof SETTINGS_PARTS)[number];
 
 export function SettingsScreen() {
   const { open } = useLocalSearchParams<{ open?: string }>();
-  const { temperatureUnit, lengthUnit, massUnit, theme, limits = {} } = useStudio();
+  const { temperatureUnit, lengthUnit, massUnit, theme, limits = {}, learning = 'asks' } = useStudio();
   const own = Object.keys(limits).length;
   const [calls, setCalls] = useHere('calls');
   const [awake, setAwake] = useHere('awake');
@@ -48,6 +49,9 @@ export function SettingsScreen() {
           </Fold>
           <Fold {...part('limits')} title={SETTINGS.limits} about={own === 0 ? SETTINGS.limitsUsual : SETTINGS.limitsOwn(own)}>
             {() => <StudioLimits />}
+          </Fold>
+          <Fold {...part('results')} title={SETTINGS.results} about={SETTINGS.resultsNow[learning]}>
+            {() => <AfterResults />}
           </Fold>
           <Fold {...part('screen')} title={SETTINGS.screen} about={SETTINGS.screens[theme]}>
             {() => <ScreenLook />}

@@ -8,6 +8,8 @@ export const SETTINGS = {
   limits: 'Limits',
   limitsUsual: 'as usual',
   limitsOwn: (count: number): string => (count === 1 ? 'one set by the studio' : `${count} set by the studio`),
+  results: 'Results',
+  resultsNow: { asks: 'plans ask before they use what was learnt', atOnce: 'plans use what was learnt at once' },
   screen: 'Screen',
   screens: { system: 'as the device', light: 'light', dark: 'dark' },
   alerts: 'Alerts and keys',
@@ -25,6 +27,16 @@ export const SETTINGS = {
   backupNone: 'none yet',
   report: 'Fault report',
   reportAbout: 'what goes into it, to send with a fault',
+} as const;
+
+export const AFTER_RESULTS = {
+  learning: 'What firings teach about a kiln',
+  learnings: {
+    asks: { title: 'Ask', note: "'Plan by it' on the Bench" },
+    atOnce: { title: 'Use at once', note: 'from each new result on' },
+  },
+  learningAbout: 'Either way each schedule says what it used. Used at once, a wrong result moves the next plan too: leave it out on the Bench.',
+  changes: 'What changes first after a result that was not right',
 } as const;
 
 export const STUDIO_UNITS = {

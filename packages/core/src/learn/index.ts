@@ -13,5 +13,6 @@ export {
   correctionsOf,
   workAsRead,
 } from './corrections';
-export { type ConeSeen, CONE_TELLS_DEG, type Corner, type WitnessCone, WITNESS_CONES, witnessOfCone } from './witnessCone';
+export { type ConeSeen, CONE_TELLS_DEG, type WitnessCone, WITNESS_CONES, witnessOfCone } from './witnessCone';
+export { SAME_AS_TAKEN, type Told, isTakenOver, takenOverOf } from './takenOver';
 export type { LadderFactor } from './ladder';

@@ -1,5 +1,6 @@
 import { CONES, coneBendsAt } from '../emptyFiring/cones';
-import { CONE_ERROR_K, type Corner, WITNESS_CONES, coneFelt, witnessOfCone } from './witnessCone';
+import type { Corner } from '../kiln/corners';
+import { CONE_ERROR_K, WITNESS_CONES, coneFelt, witnessOfCone } from './witnessCone';
 
 const climb = (end_C: number, rate_C_per_h: number): Corner[] => [
   { t_s: 0, at_C: 20 },

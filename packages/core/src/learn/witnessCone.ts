@@ -5,6 +5,7 @@
  * stands above it.
  */
 import { CONES, type Cone, coneBends, coneEquivalent } from '../emptyFiring/cones';
+import type { Corner } from '../kiln/corners';
 import type { Witness } from './corrections';
 
 const SOFT_BENDS_C = {
@@ -32,12 +33,6 @@ export const CONE_ERROR_K = 5;
 export interface ConeSeen {
   cone: WitnessCone;
   bent_deg: number;
-}
-
-/** Temperatures that the controller read: from one corner to the next in a straight line. */
-export interface Corner {
-  t_s: number;
-  at_C: number;
 }
 
 const STEP_K = 4;

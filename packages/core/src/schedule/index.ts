@@ -4,6 +4,7 @@ export { DEFAULT_LIMITS } from './limits';
 export { bolderLimits, bolderSentences, limitsOf, STUDIO_LIMIT_NAMES, STUDIO_LIMITS, type StudioLimit, type StudioLimits } from './studioLimits';
 export { BARE_SHELF, SETUP_KINDS, SETUP_NAMES, type SetUpKind, setUpOf, SETUPS, EMPTY_SETUPS, type Wet, WETS, withPaper } from './setups';
 export { DEFAULT_SCHOOL, type FiringCase, glassOf, type School } from './firingCase';
+export { plainBeside } from './alongside';
 export { resolved } from './resolved';
 export { simulationOf } from './simulationOf';
 export { type Moments, momentsOf } from './moments';
@@ -37,5 +38,6 @@ export { caseDifferences, type Consequence, consequences, segmentDifferences } f
 export { boundedBy, likeThis, seenBody, type SeenFiring, seenFor } from './bounds';
 export { CHANGES_FIRST, type ChangesFirst, nextFiring, type NextFiring, type SeenLike, workSeen } from './nextFiring';
 export { changeWords, expectedWords, nextWhy } from './nextWords';
+export { nearestFirst } from './nearest';
 export { type Series, seriesOf, type Tried } from './seriesOf';
 export type { SeenWork } from './seenWork';

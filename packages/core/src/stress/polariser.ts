@@ -6,7 +6,7 @@
  */
 import { type GlassConstants, stressOptical } from '../glass/constants';
 
-const NM_PER_M = 1e9;
+export const NM_PER_M = 1e9;
 
 /** Retardation of one stress difference over a path, nm. */
 export const retardation = (glass: GlassConstants, difference_Pa: number, path_m: number): number => stressOptical(glass) * difference_Pa * path_m * NM_PER_M;

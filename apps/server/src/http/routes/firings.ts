@@ -3,7 +3,8 @@ import type { Evaluation } from '@torvin/core/schedule';
 import type { Answered } from '@torvin/core/engine';
 import { CLOCK_HEADER, type Learned, api } from '@torvin/schema';
 import type { Request } from 'express';
-import { type Evidence, benchNow, evidence } from '../../store/bench';
+import { benchNow } from '../../store/bench';
+import { type Evidence, evidence, learnedFrom, planBy, taughtKiln } from '../../store/learnt';
 import { deleteFiring, findFiring, listFirings, recordFiring, restoreFiring, saveFiring, scheduleIdOf } from '../../store/firings';
 import { find } from '../../store/find';
 import { inTheMaking, toRecoat, usesOfForms } from '../../store/forms';
@@ -12,14 +13,15 @@ import { keyProgram, removeProgram, restoreProgram, standingPrograms } from '../
 import { keptWhile } from '../../store/keptWhile';
 import { keepReckoning, keptReckonings } from '../../store/reckonings';
 import { findSchedule } from '../../store/schedules';
+import { nearestFirings } from '../../store/nearest';
 import { seenFirings } from '../../store/seen';
 import { usedSetUp } from '../../store/used';
-import { studioUnits } from '../../store/studio';
+import { readStudio, studioUnits } from '../../store/studio';
 import { type Clocks, aheadOf } from '../../store/times';
 import type { Works } from '../route';
 
 /** Firings, the loads that they are in, and what the kilns' firings have taught. */
-export function firingRoutes({ route, db, pool, now }: Works): void {
+export function firingRoutes({ route, publish, db, pool, now }: Works): void {
   /** The engine's word on what really ran, where that differs from what was planned. */
   async function evaluationOf(scheduleId: string, asFired: PurposefulSegment[] | null): Promise<Evaluation | null> {
     if (asFired === null) return null;
@@ -34,14 +36,29 @@ export function firingRoutes({ route, db, pool, now }: Works): void {
   route(api.formUses, () => usesOfForms(db));
   route(api.firings, (_, _id, query) => listFirings(db, query));
   route(api.firing, (_, id) => findFiring(db, id));
-  route(api.recordFiring, async (firing, _id, _query, _sent, { request }) =>
-    recordFiring(db, firing, await evaluationOf(firing.scheduleId, firing.asFired), { ...clocks(request), now: latest(request) }),
-  );
-  route(api.saveFiring, async (change, id, _, sent, { request }) =>
-    saveFiring(db, id, change, await evaluationOf(scheduleIdOf(db, id), change.asFired), { ...sent, ...clocks(request), at: latest(request) }),
-  );
-  route(api.deleteFiring, ({ version: based }, id) => deleteFiring(db, id, based, now()));
-  route(api.restoreFiring, (_, id) => restoreFiring(db, id, now()));
+  route(api.nearest, (_, id) => nearestFirings(db, id));
+  route(api.recordFiring, async (firing, _id, _query, _sent, { request }) => {
+    const evaluated = await evaluationOf(firing.scheduleId, firing.asFired);
+    const recorded = recordFiring(db, firing, evaluated, { ...clocks(request), now: latest(request) });
+    await planByLearnt(recorded.scheduleId);
+    return recorded;
+  });
+  route(api.saveFiring, async (change, id, _, sent, { request }) => {
+    const evaluated = await evaluationOf(scheduleIdOf(db, id), change.asFired);
+    const saved = saveFiring(db, id, change, evaluated, { ...sent, ...clocks(request), at: latest(request) });
+    await planByLearnt(saved.schedule.id);
+    return saved;
+  });
+  route(api.deleteFiring, async ({ version: based }, id) => {
+    const done = deleteFiring(db, id, based, now());
+    await planByLearnt(scheduleIdOf(db, id));
+    return done;
+  });
+  route(api.restoreFiring, async (_, id) => {
+    const restored = restoreFiring(db, id, now());
+    await planByLearnt(restored.scheduleId);
+    return restored;
+  });
   route(api.programs, (_, _id, { schedule }) => standingPrograms(db, schedule));
   route(api.keyProgram, (program, _id, _query, _sent, { request }) => keyProgram(db, program, clocks(request)));
   route(api.removeProgram, (_, id) => removeProgram(db, id, now()));
@@ -75,17 +92,28 @@ export function firingRoutes({ route, db, pool, now }: Works): void {
     const known = evidence(db, kilnId);
     if (known === null || known.lessons.length === 0) return null;
     const fit = await fittedFrom(known);
-    const { corrections, looks, offset_sd_K, workFactor_sd_log, separated } = fit;
-    return keptWhile(db, `learned ${kilnId ?? ''}`, [known, fit], () => ({
-      ...{ kilnId: known.kilnId, kilnName: known.kilnName, familyName: known.familyName, firings: known.seen.length },
-      ...{ offset_K: corrections.offset_K, workFactor: corrections.workFactor, looks, offset_sd_K, workFactor_sd_log, separated, lessons: known.lessons },
-      drift: fit.drift,
-    }));
+    return keptWhile(db, `learned ${kilnId ?? ''}`, [known, fit], () => learnedFrom(known, fit));
+  }
+
+  /** With what each firing weighs in it, which takes as many fits as there are firings. */
+  async function weighedOf(kilnId?: string): Promise<Learned | null> {
+    const known = evidence(db, kilnId);
+    if (known === null || known.lessons.length === 0) return null;
+    const { glass, seen, witnesses } = known;
+    return learnedFrom(known, await pool.run('corrections', { glass, seen, witnesses, weigh: true }));
+  }
+
+  /** Where the studio has it so: plans go by what was learnt as soon as a result is there. A result is kept whether that comes about or not. */
+  async function planByLearnt(scheduleId: string): Promise<void> {
+    if (readStudio(db).learning !== 'atOnce') return;
+    const kilnId = taughtKiln(db, scheduleId);
+    const learned = kilnId === null ? null : await learnedOf(kilnId).catch(() => null);
+    if (learned && planBy(db, learned, now())) publish({ topic: 'shelves', id: learned.kilnId });
   }
 
   route(api.seen, (_, _id, query) => seenFirings(db, query));
   route(api.used, (_, _id, query) => usedSetUp(db, query));
-  route(api.learned, (_, _id, { kiln }) => learnedOf(kiln === '' ? undefined : kiln));
+  route(api.learned, (_, _id, { kiln, weighed }) => (weighed === 'yes' ? weighedOf : learnedOf)(kiln === '' ? undefined : kiln));
   route(api.bench, async () => {
     const units = studioUnits(db);
     return benchNow(db, { learned: await learnedOf(), recoat: toRecoat(db, units), making: inTheMaking(db, units) });

@@ -27,7 +27,7 @@ export const request = z.strictObject({
           by: oneOf('By how much', HOW_FAR).optional(),
           reached_perPa: quantity('Work for what was measured', '1/Pa', 1e-9, 100)
             .optional()
-            .meta({ description: 'Work that is reckoned for the shape that it was measured to have. It says more than the outcome, which then does not count' }),
+            .meta({ description: 'Work calculated for the shape that it was measured to have. It says more than the outcome, which then does not count' }),
           age,
         })
         .refine(({ least_perPa, most_perPa }) => least_perPa <= most_perPa, { path: ['most_perPa'], error: 'The most work must not be less than the least.' }),

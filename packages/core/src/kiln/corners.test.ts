@@ -1,4 +1,4 @@
-import { cornersOf } from './CurvesOver';
+import { cornersOf } from './corners';
 
 test('a curve has a corner where each ramp ends and where each hold does, in time order', () => {
   const segments = [

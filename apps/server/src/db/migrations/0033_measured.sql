@@ -1,0 +1,2 @@
+ALTER TABLE `firings` ADD `measured` text DEFAULT '{"down_m":null,"largest_m":null,"thickness_m":null,"cone":null,"stress":null,"alongside_m":null}' NOT NULL;--> statement-breakpoint
+ALTER TABLE `studio` ADD `learning` text DEFAULT 'asks' NOT NULL;
