@@ -1,4 +1,5 @@
 /** What came out of the kiln becomes the next schedule: too far, short, right over three slumps; a crack whose cause is mended in the plan. */
+import type { Learned } from '@torvin/schema';
 import { v7 as uuid } from 'uuid';
 import { setting } from './setting';
 import { beginPiece, pieceAt, planFiring, putForm, ranHotter, scheduleAt, tellFired } from './states';
@@ -76,9 +77,7 @@ test('three slumps: too far, then short, and the third is planned by one tap, ri
   expect(await me.has('next-time')).toBe(false);
 
   // Thicker since: what came of the thinner one is no word on it.
-  const { doc, version, name } = await pieceAt(studio.address, first);
-  const thick = doc.journey.map((step) => (step.kind === 'lay' ? { ...step, layers: step.layers.map((layer) => ({ ...layer, thickness_m: 0.006 })) } : step));
-  await sent('PUT', `/pieces/${first}`, { version, name, doc: { ...doc, journey: thick }, what: 'thicker' });
+  await layThick(first, 6);
   await me.page.goto(`${studio.address}/notebook/${(await firingOf(first)).id}/next`);
   await me.reads('This result does not hold for it any more');
   expect(await me.has('plan-next')).toBe(false);
@@ -177,16 +176,45 @@ test('ten results of one load are recorded without a server, one after the other
       }
       await me.press(nth === 4 ? 'opened-short' : nth === 7 ? 'opened-past' : 'opened-right');
       if (nth === 4) await me.press('opened-by-little');
+      if (nth === 7) {
+        await me.press('fold-opened-measured');
+        await me.type('measured-cone', '015');
+        await me.press('opening-save');
+        await me.sees('measured-bent-error', /how far the cone bent too/);
+        await me.type('measured-bent', '45');
+        await me.type('measured-largest', '104');
+      }
       await me.press('opening-save');
     }
     await me.sees('opened-list', /Next time/);
     expect(await me.inspect()).toEqual(soundly);
     // While it was away, requests failed as they had to.
-    me.troubles.length = 0;
   });
   await me.settled();
-  const { firings } = (await (await fetch(`${studio.address}/api/firings?text=${encodeURIComponent('of ten')}`)).json()) as { firings: { result: string }[] };
+  me.troubles.length = 0;
+  const { firings } = (await (await fetch(`${studio.address}/api/firings?text=${encodeURIComponent('of ten')}`)).json()) as {
+    firings: { id: string; result: string }[];
+  };
   expect(firings.map(({ result }) => result).sort()).toEqual(['past', ...Array.from({ length: 8 }, () => 'right'), 'short']);
+  // The cone tells of the kiln, on its page and on the Bench.
+  const past = firings.find(({ result }) => result === 'past')!;
+  await me.page.goto(`${studio.address}/notebook/${past.id}`);
+  await me.sees('firing-measured', /^Measured: 104 mm at its largest, cone 015 bent 45°\.$/);
+  const learned = (await (await fetch(`${studio.address}/api/learned?kiln=tall-kiln&weighed=yes`)).json()) as Learned;
+  const own = learned.lessons.find(({ firingId }) => firingId === past.id)!;
+  expect(own.cone_K).not.toBeNull();
+  // Left out by a touch, the rest teach what was told beside it.
+  await me.page.goto(`${studio.address}/bench`);
+  await me.press('fold-learned');
+  if (await me.has('learned-of-tall-kiln')) await me.press('learned-of-tall-kiln');
+  await me.press('fold-learnt');
+  await me.sees(`leave-out-${past.id}`, /Leave out/);
+  await me.press(`leave-out-${past.id}`);
+  await me.sees(`leave-out-${past.id}`, /Count it/);
+  await me.settled();
+  const after = (await (await fetch(`${studio.address}/api/learned?kiln=tall-kiln`)).json()) as Learned;
+  expect(after.offset_K).toBeCloseTo(own.without!.offset_K, 6);
+  await me.expectSound('what a kiln was learnt from', { withAxe: true });
 });
 
 test('a first piece of colours that went too far is offered as a trial in clear, with the next schedule', async () => {
@@ -214,6 +242,14 @@ const sent = async (method: string, path: string, body: object): Promise<{ versi
   return (await response.json()) as { version: number };
 };
 
+async function layThick(piece: string, thickness_mm: number): Promise<void> {
+  const { doc, version, name } = await pieceAt(studio.address, piece);
+  const thick = doc.journey.map((step) =>
+    step.kind === 'lay' ? { ...step, layers: step.layers.map((layer) => ({ ...layer, thickness_m: thickness_mm / 1000 })) } : step,
+  );
+  await sent('PUT', `/pieces/${piece}`, { version, name, doc: { ...doc, journey: thick }, what: 'thickness' });
+}
+
 test('four trials of one load, each another thickness, are a series that ends in a finding', async () => {
   const loadId = uuid();
   const told = { firedAt: Date.now() - 150 * HOUR_MS, zone: 'UTC', atOnce: true };
@@ -226,11 +262,7 @@ test('four trials of one load, each another thickness, are a series that ends in
     [6, 'short'],
   ] as const) {
     const piece = await beginPiece(studio.address, `Trial of ${thickness} mm`, { width: '80', length: '80' }, 'clear-90');
-    const { doc, version, name } = await pieceAt(studio.address, piece);
-    const thick = doc.journey.map((step) =>
-      step.kind === 'lay' ? { ...step, layers: step.layers.map((layer) => ({ ...layer, thickness_m: thickness / 1000 })) } : step,
-    );
-    await sent('PUT', `/pieces/${piece}`, { version, name, doc: { ...doc, journey: thick }, what: 'thickness' });
+    await layThick(piece, thickness);
     const stepId = await planFiring(studio.address, piece, 'firePolish', { kilnId: 'tall-kiln' });
     // One program for all of them.
     segments ??= (await scheduleAt(studio.address, piece)).segments;
@@ -251,6 +283,63 @@ test('four trials of one load, each another thickness, are a series that ends in
   expect(await me.ofAll('[data-testid="series-trial"]', (rows) => rows.length)).toBe(4);
   await me.reads('They differ in thickness');
   await me.expectSound('a test series', { withAxe: true });
+  await me.press('fold-keep-finding');
+  await me.press('keep-it');
+  await me.sees('finding-name-error', /Give it a name/);
+  await me.type('finding-name', 'Edges of thin clear');
+  await me.press('keep-it');
+  await me.sees('finding-kept', /Kept as 'Edges of thin clear'/);
+  await me.settled();
+  // The plan of another piece is held against it.
+  const thin = await beginPiece(studio.address, 'Thin, later', { width: '120', length: '90' }, 'clear-90');
+  await layThick(thin, 1);
+  const thinStep = await planFiring(studio.address, thin, 'firePolish', { kilnId: 'tall-kiln' });
+  await me.page.goto(`${studio.address}/pieces/${thin}/run?step=${thinStep}`);
+  await me.reads("Test series 'Edges of thin clear': a fire polish changes at");
+  await me.reads('where it went too far');
+  await me.page.goto(`${studio.address}/shelves?shelf=findings`);
+  await me.reads('Edges of thin clear');
+  await me.expectSound('the shelf of findings', { withAxe: true });
+  await me.page.goto(`${studio.address}/notebook/${first}/series?with=${others.join(',')}`);
   await me.press('series-more');
   await me.find('compare-with');
+});
+
+test('a slump measured at the opening is told of its piece too; stress read on a plain piece stands for the real one', async () => {
+  const formId = await putForm(studio.address, 'Measured bowl', { across_m: '240', deep_m: '40', floor_m: '120' });
+  const piece = await beginPiece(studio.address, 'Measured slump', { diameter: '250' }, 'clear-90');
+  const stepId = await planFiring(studio.address, piece, 'slump', { formId });
+  await tellFired(studio.address, piece, 'right', 260);
+  const { id } = await firingOf(piece);
+  await me.page.goto(`${studio.address}/notebook/${id}/tell`);
+  await me.press('result-short');
+  await me.press('fold-measured');
+  await me.type('measured-down', '22');
+  await me.type('measured-delay', '0.2 fringes');
+  await me.type('measured-path', '50');
+  await me.type('measured-plain', '6');
+  await me.expectSound('a result with what was measured', { withAxe: true });
+  await me.press('save-firing');
+  await me.sees('firing-measured', /22 mm down, 110 nm through 50 mm of a plain piece 6 mm thick/);
+  await me.settled();
+  const step = (await pieceAt(studio.address, piece)).doc.journey.find((one) => one.id === stepId);
+  expect(step).toMatchObject({ measured: { down_m: 0.022 } });
+  await me.press('fold-polariser');
+  await me.sees('stress-read', /^Read on the plain piece: 0\.\d+ MPa of tension, where 0\.\d+ MPa is calculated\. So this piece keeps about \d/);
+});
+
+test('where the studio says so, a result changes what plans go by at once', async () => {
+  await me.page.goto(`${studio.address}/settings?open=results`);
+  await me.press('learning-atOnce');
+  await me.settled();
+  const piece = await beginPiece(studio.address, 'At once', { width: '100', length: '100' }, 'clear-90');
+  await planFiring(studio.address, piece, 'contour', { kilnId: 'tall-kiln' });
+  await tellFired(studio.address, piece, 'past', 20, { lesson: { leftOut: false, by: 'far', witness: { controller_C: 780, glass_C: 800 } } });
+  await me.page.goto(`${studio.address}/bench`);
+  await me.press('fold-learned');
+  await me.sees('learned-taken', /Plans in this kiln go by it/);
+  expect(await me.has('learned-take')).toBe(false);
+  await me.page.goto(`${studio.address}/settings?open=results`);
+  await me.press('learning-asks');
+  await me.settled();
 });

@@ -2,6 +2,8 @@
 import type { Controller } from '@torvin/core/controller';
 import { CONTENTS } from '@torvin/core/fit';
 import { type FormShape, type StudioMaterial } from '@torvin/core/form';
+import { LADDER_FACTORS } from '@torvin/core/learn';
+import { LOOKS } from '@torvin/core/look';
 import { FLEXIBLES, MAKING_WAYS, MODELS, type Making, STAGES, stagesOf } from '@torvin/core/making';
 import { LAYER_FORMS, MADE_FORMS, type ShelfMade, STRIPES_AT_MOST } from '@torvin/core/piece';
 import { COATED_BY } from '@torvin/core/release';
@@ -285,3 +287,27 @@ export const MadeSchema = schemaWith<ShelfMade>()(
   }),
 );
 export type Made = z.infer<typeof MadeSchema>;
+
+/** More trials are a season, not a series. */
+export const TRIALS_AT_MOST = 12;
+const found = (name: string) => quantity(name, '', 0, 1e7).meta({ description: 'In °C, s, m or kg/m², by what the trials differ in' });
+
+/** What a test series found, kept under a name. */
+export const FindingSchema = z.strictObject({
+  ...{ id: recordId, name: words('Name', 80, 1), version },
+  look: oneOf('Firing type', LOOKS),
+  factor: oneOf('What the trials differ in', LADDER_FACTORS),
+  from: found('From'),
+  to: found('To'),
+  /** Less of it falls short; else more of it does. */
+  shortBelow: z.boolean(),
+  /** The firings that it was found by. */
+  trials: z
+    .array(words('Firing', 60, 1))
+    .min(2)
+    .max(TRIALS_AT_MOST),
+  note: words('Note', 400).default(''),
+  foundAt: instant,
+});
+export type FindingRecord = z.infer<typeof FindingSchema>;
+export const FindingChangeSchema = FindingSchema.refine(({ from, to }) => from <= to, { path: ['to'], error: 'The range ends where it begins, or beyond.' });

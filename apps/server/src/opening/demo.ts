@@ -255,6 +255,8 @@ export interface DemoPiece {
   dammed?: boolean;
   /** After its lay-up, in their order. */
   steps: (DemoFired | DemoHand)[];
+  /** What its firings found as a test series is kept under this name. */
+  finding?: string;
 }
 
 interface DemoFired {
@@ -367,6 +369,7 @@ export const DEMO_PIECES: DemoPiece[] = [
   },
   {
     name: 'Test tiles, clear',
+    finding: 'Clear tiles, by temperature',
     typed: { width: '100 mm', length: '100 mm' },
     layers: [sheet('clear-90', 3), sheet('clear-90', 3)],
     steps: [

@@ -3,14 +3,17 @@
  * is computed here by the engine; see demo.ts for what there is.
  */
 import { keyIn } from '@torvin/core/controller';
-import { TYPICAL_FAMILIES } from '@torvin/core/glass';
+import { TYPICAL_FAMILIES, viscosityOf } from '@torvin/core/glass';
 import { hottestSegment } from '@torvin/core/heat';
 import { type JourneyStep, type PieceDocument, snapshotOf, firingsOf } from '@torvin/core/piece';
-import { compose, evaluate } from '@torvin/core/schedule';
+import { mainGlass } from '@torvin/core/body';
+import { climbLadder } from '@torvin/core/learn';
+import { valueOf } from '@torvin/core/problem';
+import { compose, evaluate, seriesOf } from '@torvin/core/schedule';
 import { parseLength } from '@torvin/core/units';
 import { type Glass, KIND_LIST, NOTHING_TOLD, type Schedule, type Step, TYPICAL_SOURCE } from '@torvin/schema';
 import { v7 as uuid } from 'uuid';
-import { recordFiring } from '../store/firings';
+import { findFiring, listFirings, recordFiring } from '../store/firings';
 import { createPiece } from '../store/pieces';
 import { keyProgram } from '../store/programs';
 import { addSchedule } from '../store/schedules';
@@ -87,7 +90,7 @@ function demoHand({ hand, layers = [], doneHoursAgo }: DemoHand, now: number): J
 }
 
 /** A piece with its steps, the schedule of each composed and its firings recorded. */
-function addDemoPiece(db: Database, { name, typed, layers, dammed = false, steps }: DemoPiece, now: number, madeAt: number): void {
+function addDemoPiece(db: Database, { name, typed, layers, dammed = false, steps, finding }: DemoPiece, now: number, madeAt: number): void {
   const doc: PieceDocument = {
     schemaVersion: 3,
     dammed,
@@ -111,6 +114,30 @@ function addDemoPiece(db: Database, { name, typed, layers, dammed = false, steps
       if (keyed) addDemoProgram(db, schedule, keyed, now);
       for (const firing of firings) addDemoFiring(db, schedule, firing, now);
     });
+  if (finding !== undefined) addDemoFinding(db, piece.id, finding, now);
+}
+
+/** What the firings of a piece found as a test series. */
+function addDemoFinding(db: Database, pieceId: string, name: string, now: number): void {
+  const details = listFirings(db, { piece: pieceId }).firings.map(({ id }) => findFiring(db, id));
+  const [{ firing, schedule }] = details;
+  const series = valueOf(
+    seriesOf(
+      details.flatMap(({ firing: { id, result, asFired }, schedule: { snapshot, segments } }) =>
+        result === null ? [] : [{ id, outcome: result, firing: snapshot.firing, segments: asFired ?? segments }],
+      ),
+    ),
+  );
+  const { range } = valueOf(climbLadder(series, viscosityOf(mainGlass(schedule.snapshot.firing.body))));
+  addRecord(
+    db,
+    'findings',
+    {
+      ...{ id: uuid(), version: 1, name, note: '', look: firing.look, factor: series.factor, trials: series.trials.map(({ id }) => id).sort() },
+      ...{ from: Math.min(...range), to: Math.max(...range), shortBelow: series.from < series.to, foundAt: now - 400 * HOUR_MS },
+    },
+    now,
+  );
 }
 
 function composed(db: Database, pieceId: string, doc: PieceDocument, step: Step, pieceVersion: number, at: number): Schedule {

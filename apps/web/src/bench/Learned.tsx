@@ -118,7 +118,7 @@ function Lessons({ learned: known, unit }: { learned: Taught; unit: TemperatureU
       )}
       <View role="list">
         {learned.lessons.map((one) => (
-          <LessonRow key={one.firingId} lesson={one} unit={unit} />
+          <LessonRow key={one.firingId} lesson={one} all={learned} unit={unit} />
         ))}
       </View>
     </View>
@@ -126,7 +126,7 @@ function Lessons({ learned: known, unit }: { learned: Taught; unit: TemperatureU
 }
 
 /** One firing, what it says and what it weighs; a touch leaves it out, or counts it again. */
-function LessonRow({ lesson: one, unit }: { lesson: Taught['lessons'][number]; unit: TemperatureUnit }) {
+function LessonRow({ lesson: one, all, unit }: { lesson: Taught['lessons'][number]; all: Taught; unit: TemperatureUnit }) {
   const client = useQueryClient();
   const save = useSave('saveFiring');
   const { firingId, pieceName, firedAt, look, result, lesson, ofLeast, cone_K, measured, without } = one;
@@ -139,9 +139,9 @@ function LessonRow({ lesson: one, unit }: { lesson: Taught['lessons'][number]; u
     save.save({ id: firingId, body: { ...before, lesson: { ...firing.lesson, leftOut: !firing.lesson.leftOut } }, before }, { on: firing.version });
   }
   return (
-    <View style={{ flexDirection: 'row', alignItems: 'center' }}>
+    <View role="listitem" style={{ flexDirection: 'row', alignItems: 'center' }}>
       <View style={{ flex: 1 }}>
-        <LinkRow href={`/notebook/${firingId}`} inset={0} testID={`lesson-${firingId}`}>
+        <LinkRow href={`/notebook/${firingId}`} inset={0} listed={false} testID={`lesson-${firingId}`}>
           <View style={{ flex: 1 }}>
             <Words bold>{title}</Words>
             <Words size="label" tone="muted">
@@ -149,7 +149,9 @@ function LessonRow({ lesson: one, unit }: { lesson: Taught['lessons'][number]; u
             </Words>
             {without && (
               <Words size="label" tone="muted" testID="lesson-without">
-                {LEARNED.without(degrees(without.offset_K), without.workFactor.toFixed(2))}
+                {isTakenOver({ ...without, looks: [] }, all)
+                  ? LEARNED.littleWithout
+                  : LEARNED.without(degrees(without.offset_K), without.workFactor.toFixed(2))}
               </Words>
             )}
             {save.refusal && <Words tone="warn">{save.refusal.problem.message}</Words>}

@@ -157,6 +157,7 @@ export const LEARNED = {
   cone: (over: string): string => `, its cone says ${over} over the glass`,
   measured: ', by its measured shape',
   without: (offset: string, factor: string): string => `Without it: controller less glass ${offset}, looks ${factor} times.`,
+  littleWithout: 'Without it: nearly the same.',
   leaveOut: 'Leave out',
   count: 'Count it',
   line: (from: string, to: string): string => `Controller less glass, ten firings at a time: ${from} at first, ${to} now. Dotted: it reads true.`,

@@ -25,14 +25,6 @@ export function AsItLay({ detail: { firing, schedule }, evaluation, height = DRA
       </MeasuredWidth>
     );
   return (
-    <FiredSection
-      firing={snapshot.firing}
-      layers={snapshot.layers}
-      at={end}
-      end={end}
-      height={height}
-      words={FIRING_SCREEN.cameOut}
-      testID="as-it-came-out"
-    />
+    <FiredSection firing={snapshot.firing} layers={snapshot.layers} at={end} end={end} height={height} words={FIRING_SCREEN.cameOut} testID="as-it-came-out" />
   );
 }

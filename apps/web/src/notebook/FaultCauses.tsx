@@ -15,6 +15,7 @@ import { Words } from '@/ui/Words';
 import { capital } from '@/ui/capital';
 import { WORDS } from '@/ui/said';
 import { asRun } from './asRun';
+import { tensionRead } from './tensionRead';
 import { NEXT } from './words';
 
 export interface FaultCausesProps {
@@ -68,11 +69,13 @@ export function FaultCauses({ detail, piece, shelves }: FaultCausesProps) {
     const worn = formNow?.coats
       .map(({ release, since }) => ({ firings: since.hot + since.cool, most: release.firings }))
       .sort((a, b) => b.firings - a.firings)[0];
+    const read_Pa = tensionRead(detail);
     const [towardsHot, blasted] = [isTowardsHot(firing), wasBlasted(piece, firing.stepId)];
     const known: Known = {
       ...(startedAt !== null && openedAt !== null ? { openedEarly_s: ran.evaluation.simulation.total_s - (openedAt - startedAt) / 1000 } : {}),
       ...(worn ? { coat: worn } : {}),
       ...(towardsHot === undefined ? {} : { towardsHot }),
+      ...(read_Pa === null ? {} : { tensionRead_Pa: read_Pa }),
       ...(blasted === undefined ? {} : { blasted }),
     };
     return { firing: snapshot.firing, segments: [...ran.segments], faults: firing.seen.map((flaw) => faultOf(flaw, firing.marks)), known, units };

@@ -35,6 +35,7 @@ import { FacedDrawing } from './Faced';
 import { MarksDrawing } from './Marks';
 import { measuredWords } from './measuredEntry';
 import { recordPaper } from './recordPaper';
+import { tensionRead } from './tensionRead';
 import { LoadPanel, loadWords } from './LoadPanel';
 import { asRun } from './asRun';
 import { ResultSign, byWords, lessonSentence, resultWords } from '@/ui/results';
@@ -52,7 +53,9 @@ export function FiringScreen({ detail }: { detail: FiringDetail }) {
   const { snapshot } = schedule;
   const ran = asRun(detail);
   const engines = earlierEngine(ran.evaluation, snapshot) ?? (firing.asFired ? earlierPlan(detail) : null);
-  const stressed = firing.result !== null && ran.evaluation.readings.some(({ limit, ok }) => limit === 'residual' && !ok);
+  const read_Pa = tensionRead(detail);
+  const isOver = ran.evaluation.readings.some(({ limit, ok, allowed }) => limit === 'residual' && (read_Pa === null ? !ok : read_Pa > allowed));
+  const stressed = firing.result !== null && isOver;
   return (
     <Screen
       title={firing.pieceName}
@@ -105,7 +108,9 @@ export function FiringScreen({ detail }: { detail: FiringDetail }) {
       </Fold>
       {!emptyFiringOf(snapshot.firing) && (
         <Fold title={WORDS.betweenCrossedPolarisers} about={FIRING_SCREEN.whatShouldStayed} testID="polariser">
-          {() => <PolariserPanel firing={snapshot.firing} evaluation={ran.evaluation} photos={firing.photos} read={{ ...firing.measured, segments: ran.segments }} />}
+          {() => (
+            <PolariserPanel firing={snapshot.firing} evaluation={ran.evaluation} photos={firing.photos} read={{ ...firing.measured, segments: ran.segments }} />
+          )}
         </Fold>
       )}
       <View style={{ padding: space.large }}>

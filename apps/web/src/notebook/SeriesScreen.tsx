@@ -1,9 +1,9 @@
 /** A test series of firings that are on record: where the result changes, and the trial that teaches most next. */
 import type { LadderFactor } from '@torvin/core/learn';
 import { mainGlass } from '@torvin/core/body';
-import { type Tried, seriesOf } from '@torvin/core/schedule';
-import { type Figure, type Units, formatDuration, formatLength, formatStrewn, formatTemperature, text } from '@torvin/core/units';
-import type { FiringDetail } from '@torvin/schema';
+import { FACTOR_NAMES, type Tried, factorFigure, seriesOf } from '@torvin/core/schedule';
+import { type Figure, type Units, text } from '@torvin/core/units';
+import { type FiringDetail, TRIALS_AT_MOST } from '@torvin/schema';
 import { useRouter } from 'expo-router';
 import { useMemo } from 'react';
 import { View } from 'react-native';
@@ -21,25 +21,9 @@ import { Screen } from '@/ui/Screen';
 import { Words } from '@/ui/Words';
 import { ResultSign, resultWords } from '@/ui/results';
 import { WORDS } from '@/ui/said';
+import { KeepFinding } from './KeepFinding';
 import { asRun } from './asRun';
 import { SERIES } from './words';
-
-/** More trials than these are a season, not a series. */
-export const TRIALS_AT_MOST = 12;
-
-/** A value of what a series differs in, in the studio's units. */
-export function trialFigure(factor: LadderFactor, value: number, units: Units): Figure {
-  switch (factor) {
-    case 'temperature':
-      return formatTemperature(value, units.temperature);
-    case 'hold':
-      return formatDuration(value);
-    case 'amount':
-      return formatStrewn(value, units);
-    default:
-      return formatLength(value, units.length);
-  }
-}
 
 export function SeriesScreen({ details }: { details: readonly FiringDetail[] }) {
   const units = useUnits();
@@ -66,7 +50,7 @@ export function SeriesScreen({ details }: { details: readonly FiringDetail[] }) 
   return (
     <Screen
       title={SERIES.title}
-      subtitle={series.ok ? SERIES.differIn(SERIES.factors[series.value.factor]) : SERIES.about}
+      subtitle={series.ok ? SERIES.differIn(FACTOR_NAMES[series.value.factor]) : SERIES.about}
       back={{ title: one.firing.pieceName, href: `/notebook/${one.firing.id}` }}
     >
       <View style={{ gap: space.medium }} testID="series">
@@ -77,13 +61,14 @@ export function SeriesScreen({ details }: { details: readonly FiringDetail[] }) 
             <View style={{ flexDirection: 'row', gap: space.large }} testID="series-found">
               <FigureBlock
                 label={value.next === null ? SERIES.found : SERIES.next}
-                value={trialFigure(series.value.factor, value.next ?? value.at, units)}
+                value={factorFigure(series.value.factor, value.next ?? value.at, units)}
                 testID="series-next"
               />
               <FigureBlock label={SERIES.between} value={between(series.value.factor, value.range, units)} note={SERIES.nineInTen} wide testID="series-range" />
             </View>
             <MeasuredWidth height={SCALE_HEIGHT}>{(width) => <Scale {...series.value} range={value.range} next={value.next} width={width} />}</MeasuredWidth>
             {value.next === null && <Words>{SERIES.enough}</Words>}
+            <KeepFinding details={details} series={series.value} range={value.range} />
           </>
         )}
         {series.ok && (
@@ -94,7 +79,7 @@ export function SeriesScreen({ details }: { details: readonly FiringDetail[] }) 
                 <LinkRow key={trial.id} href={`/notebook/${trial.id}`} inset={0} testID="series-trial">
                   <ResultSign result={trial.outcome} />
                   <View style={{ flex: 1 }}>
-                    <Words bold>{`${text(trialFigure(series.value.factor, trial.value, units))}: ${resultWords(trial.outcome)}`}</Words>
+                    <Words bold>{`${text(factorFigure(series.value.factor, trial.value, units))}: ${resultWords(trial.outcome)}`}</Words>
                     <Words size="label" tone="muted">
                       {[detail?.firing.pieceName ?? '', trial.refired ? SERIES.refired : '', trial.alsoChanged ? SERIES.alsoChanged : '']
                         .filter((words) => words !== '')
@@ -117,7 +102,7 @@ export function SeriesScreen({ details }: { details: readonly FiringDetail[] }) 
 }
 
 function between(factor: LadderFactor, [from, to]: readonly [number, number], units: Units): Figure {
-  const [low, high] = [trialFigure(factor, from, units), trialFigure(factor, to, units)];
+  const [low, high] = [factorFigure(factor, from, units), factorFigure(factor, to, units)];
   return low.unit === high.unit
     ? { figure: SERIES.range(low.figure, high.figure), unit: high.unit }
     : { figure: SERIES.range(text(low), high.figure), unit: high.unit };

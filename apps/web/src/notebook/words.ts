@@ -164,7 +164,8 @@ export const MEASURED = {
   largestSaid: (largest: string): string => `${largest} at its largest`,
   thicknessSaid: (thickness: string): string => `${thickness} at its thickest`,
   coneSaid: (cone: string, deg: number, noFigure: boolean): string => `cone ${cone} bent ${deg}°${noFigure ? ', which tells no figure' : ''}`,
-  stressSaid: (nm: number, path: string, plain: string): string => `${Math.round(nm)} nm through ${path}${plain === '' ? '' : ` of a plain piece ${plain} thick`}`,
+  stressSaid: (nm: number, path: string, plain: string): string =>
+    `${Math.round(nm)} nm through ${path}${plain === '' ? '' : ` of a plain piece ${plain} thick`}`,
   said: (words: string): string => `Measured: ${words}.`,
 } as const;
 
@@ -273,7 +274,6 @@ export const SERIES = {
   title: 'Test series',
   about: 'firings that differ in one thing',
   differIn: (factor: string): string => `They differ in ${factor}`,
-  factors: { temperature: 'top temperature', hold: 'hold', thickness: 'thickness', amount: 'grains', height: 'height' },
   next: 'next trial',
   found: 'found',
   between: 'it changes at',
@@ -283,6 +283,12 @@ export const SERIES = {
   refired: 'fired before: not counted',
   alsoChanged: 'something else changed too: not counted',
   add: 'Add a trial',
+  keep: 'Keep what was found',
+  keepAbout: 'under a name; plans of its kind are held against it',
+  name: 'Name',
+  nameIt: 'Give it a name, such as Rims of clear.',
+  keepIt: 'Keep it',
+  kept: (name: string): string => `Kept as '${name}', on the shelf of findings.`,
 } as const;
 
 export const NOTEBOOK_PAPER = {

@@ -22,7 +22,7 @@ export function ShelfRecordPage() {
   if (!shelves.data) return <Waiting query={shelves} title={WORDS.shelves} back={{ title: WORDS.shelves, href: '/shelves' }} />;
   const records: readonly ShelfRecord[] = shelves.data[known];
   const present =
-    id === 'new' && !kindOf(known).fromPieces
+    id === 'new' && kindOf(known).from === undefined
       ? begun(known, newId, shelves.data, { ...(on ? { formId: on } : {}), ...(of ? { releaseId: of } : {}), ...(zone ? { zone } : {}) }, units)
       : records.find((one) => one.id === id);
   if (present) last.current = present;

@@ -3,7 +3,6 @@ import { CHANGES_FIRST, type ChangesFirst } from '@torvin/core/schedule';
 import { LEARNINGS, type Learning } from '@torvin/schema';
 import { View } from 'react-native';
 import { useSaveStudio, useStudio } from '@/data/studio';
-import { NEXT } from '@/notebook/words';
 import { Choice } from '@/ui/Choice';
 import { Words } from '@/ui/Words';
 import { AFTER_RESULTS } from './words';
@@ -26,7 +25,7 @@ export function AfterResults() {
       <Choice<ChangesFirst>
         label={AFTER_RESULTS.changes}
         value={changesFirst}
-        options={CHANGES_FIRST.map((one) => ({ value: one, title: NEXT.changed[one] }))}
+        options={CHANGES_FIRST.map((one) => ({ value: one, title: AFTER_RESULTS.changed[one] }))}
         onChange={(next) => save({ changesFirst: next })}
         testID="changes-first"
       />

@@ -37,6 +37,7 @@ export const AFTER_RESULTS = {
   },
   learningAbout: 'Either way each schedule says what it used. Used at once, a wrong result moves the next plan too: leave it out on the Bench.',
   changes: 'What changes first after a result that was not right',
+  changed: { temperature: 'Temperature', hold: 'Hold' },
 } as const;
 
 export const STUDIO_UNITS = {

@@ -2,6 +2,7 @@
 import {
   type AnyRecord,
   type Entry,
+  type FindingRecord,
   type FormRecord,
   type Kiln,
   type Made,
@@ -51,6 +52,7 @@ import { type KilnClock, KilnTimes } from './KilnTimes';
 import { MadeStory } from './MadeStory';
 import { MakingStory } from './MakingStory';
 import { RecordFields } from './RecordFields';
+import { FindingStory } from './FindingStory';
 import { ReleaseStory } from './ReleaseStory';
 import { aboutShelves, sourceOf, RECORD_SCREEN } from './words';
 import { WORDS } from '@/ui/said';
@@ -314,6 +316,8 @@ function Stories({ kind, record, shelves, setValue }: Pick<RecordScreenProps, 'k
       );
     case 'makings':
       return <MakingStory making={record as MakingRecord} shelves={shelves} />;
+    case 'findings':
+      return <FindingStory finding={record as FindingRecord} />;
     case 'made':
       return <MadeStory made={record as Made} shelves={shelves} />;
     default:

@@ -22,7 +22,7 @@ import { Waiting } from '@/ui/Loading';
 import { Notice } from '@/ui/Notice';
 import { Screen } from '@/ui/Screen';
 import { Swatch } from '@/ui/Swatch';
-import { ToPieces } from '@/ui/ToPieces';
+import { ToNotebook, ToPieces } from '@/ui/ToPieces';
 import { Words } from '@/ui/Words';
 import { capital } from '@/ui/capital';
 import { aboutShelves, sourceOf, SHELVES_SCREEN } from './words';
@@ -56,6 +56,7 @@ export function ShelvesScreen({ kind, currentId, beside = false }: ShelvesScreen
   if (!shelves.data) return <Waiting query={shelves} title={WORDS.shelves} />;
   const { data } = shelves;
   const all: readonly ShelfRecord[] = data[kind];
+  const { from } = kindOf(kind);
   return (
     <Screen
       title={WORDS.shelves}
@@ -80,12 +81,12 @@ export function ShelvesScreen({ kind, currentId, beside = false }: ShelvesScreen
           {SHELVES_SCREEN.typicalFiguresBegin}
         </Notice>
       )}
-      {kindOf(kind).fromPieces ? (
+      {from !== undefined ? (
         <>
           <Words size="label" tone="muted" testID="from-pieces">
-            {SHELVES_SCREEN.whatComesOut}
+            {from === 'pieces' ? SHELVES_SCREEN.whatComesOut : SHELVES_SCREEN.whatSeriesFound}
           </Words>
-          {all.length === 0 && <ToPieces />}
+          {all.length === 0 && (from === 'pieces' ? <ToPieces /> : <ToNotebook />)}
         </>
       ) : (
         <View style={{ flexDirection: 'row', gap: space.small }}>

@@ -83,6 +83,7 @@ export const SHELVES_SCREEN = {
   everythingCalculatedThese: 'everything is calculated from these; past work keeps the figures it was made with',
   shelf: 'Shelf',
   typicalFiguresBegin: 'Typical figures to begin with: open what you have and write its own over them, since everything is calculated from these.',
+  whatSeriesFound: 'Findings come from test series: open a firing in the Notebook, compare it with others like it, then choose As a test series.',
   whatComesOut: 'What comes out of a piece to be cut again: open the piece at its last firing, and keep it as made glass from there.',
   new: (one: string): string => `New ${one}`,
   findAmong: (all: number, many: string): string => `Find among ${all} ${many}`,
@@ -210,4 +211,8 @@ export const CHOSEN_RECORDS = {
   exportTable: 'Export as a table (CSV)',
   archived: (many: string): string => `${many} archived.`,
   restored: (many: string): string => `${many} restored.`,
+} as const;
+
+export const FINDING_STORY = {
+  trials: (count: number): string => `Its ${count} trials, as a series`,
 } as const;

@@ -3,6 +3,11 @@ import { useRouter } from 'expo-router';
 import { Action } from './Action';
 import { WORDS } from './said';
 
+export function ToNotebook() {
+  const router = useRouter();
+  return <Action kind="second" title={WORDS.notebook} testID="to-notebook" onPress={() => router.push('/notebook')} />;
+}
+
 export function ToPieces() {
   const router = useRouter();
   return <Action kind="second" title={WORDS.toPieces} testID="to-pieces" onPress={() => router.push('/pieces')} />;

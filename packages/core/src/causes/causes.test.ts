@@ -34,6 +34,15 @@ describe('causes of a fault', () => {
     });
   });
 
+  test('stress that was read counts before stress that was calculated', () => {
+    const crack: Fault = { flaw: 'cracked', edge: 'sharp' };
+    const calculated = shareOf(causes(crack), 'stressLeft');
+    const much = causes(crack, good, { known: { tensionRead_Pa: 2.5e6 } });
+    expect(shareOf(much, 'stressLeft')).toBeGreaterThan(2 * calculated);
+    expect(much.find(({ cause }) => cause === 'stressLeft')?.for[0]).toBe('Read between polarisers: 2.5 MPa of tension, where 1.0 MPa may stay.');
+    expect(shareOf(causes(crack, good, { known: { tensionRead_Pa: 2e5 } }), 'stressLeft')).toBeLessThan(calculated);
+  });
+
   test('small bubbles come from the glass, large ones near the middle from its shelf', () => {
     expect(causes({ flaw: 'bubble', size: 'small' })[0].cause).toBe('fingerprints');
     const [middle, anywhere] = [true, false].map((isMiddle) => causes({ flaw: 'bubble', size: 'large', middle: isMiddle }));

@@ -110,6 +110,14 @@ const BURNS_OFF_C = 360;
 const LOWER_M = 0.003;
 const TWO_SHEETS_M = 0.006;
 
+/** What was read on the glass counts before what was calculated. */
+function byRead({ known: { tensionRead_Pa }, firing: { limits }, units }: Facts): Finding | null {
+  if (tensionRead_Pa === undefined) return null;
+  const stress = (pascals: number): string => text(formatStress(pascals, units.length));
+  const said = [`Read between polarisers: ${stress(tensionRead_Pa)} of tension, where ${stress(limits.residual_Pa)} may stay.`];
+  return tensionRead_Pa > limits.residual_Pa ? { weight: 6, for: said } : { weight: 0.15, against: said };
+}
+
 export const CAUSES = {
   squeezeShort: {
     title: 'Bubble squeeze too short',
@@ -196,7 +204,7 @@ export const CAUSES = {
     change: 'Hold the soak longer and slow the first cool. Check a finished piece between crossed polarisers.',
     weigh(facts) {
       const [left, soaked] = [byLimit(facts, facts.worst('residual')), byLimit(facts, facts.worst('soakTime'))];
-      return left.weight >= soaked.weight ? left : soaked;
+      return byRead(facts) ?? (left.weight >= soaked.weight ? left : soaked);
     },
   },
   tooHot: { title: 'Too hot or held too long', change: 'Go cooler, or hold for less.', weigh: (facts) => byLimit(facts, facts.worst('workMost')) },

@@ -31,6 +31,8 @@ export interface Known {
   coat?: { firings: number; most: number };
   /** The fault is on the side that faced the hot side of the kiln, or away from it. */
   towardsHot?: boolean;
+  /** The tension that was read on it between crossed polarisers, Pa. */
+  tensionRead_Pa?: number;
   /** It was blasted or ground before. */
   blasted?: boolean;
 }

@@ -15,4 +15,4 @@ export {
 } from './corrections';
 export { type ConeSeen, CONE_TELLS_DEG, type WitnessCone, WITNESS_CONES, witnessOfCone } from './witnessCone';
 export { SAME_AS_TAKEN, type Told, isTakenOver, takenOverOf } from './takenOver';
-export type { LadderFactor } from './ladder';
+export { climbLadder, LADDER_FACTORS, type LadderFactor } from './ladder';

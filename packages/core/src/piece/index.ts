@@ -29,7 +29,7 @@ export {
 export { asJourney, type EarlierDocument, FIRST_LAID_ID, firingOf, firingsOf, isLaying, laidLayers, layingOf, placeOf, withStep } from './journey';
 export { LIKELY_SHOWN, likelyGroup, likelyLook, likelyLooks, setUpIn, setUpsFor, usualSetUp, wasShapedBefore } from './likely';
 export { untoldBefore, untoldWords } from './untold';
-export { type FitAsked, fitBefore, fitWarnings, formWarnings, standingWarnings } from './standing';
+export { type FitAsked, findingWarnings, fitBefore, fitWarnings, formWarnings, standingWarnings } from './standing';
 export { journeyWarnings, type WorkOf } from './journeyWarnings';
 export { type AfterStep, applySteps } from './applySteps';
 export { type BodyNow, bodyOf, isOnePiece, isSealed, massNow, nothingYet } from './bodyNow';

@@ -6,6 +6,7 @@ import type { GlassConstants } from '../glass/constants';
 import type { Controller } from '../controller/profile';
 import type { KilnConstants } from '../kiln/kiln';
 import type { SeenFiring } from '../schedule/bounds';
+import type { Finding } from '../schedule/findings';
 import type { StudioLimits } from '../schedule/studioLimits';
 import type { TakenOver } from '../learn/corrections';
 import type { StudioMaterial } from '../form/materials';
@@ -71,6 +72,8 @@ export interface Shelf<C extends Labelled & Controller = Labelled & Controller> 
   materials?: readonly (Labelled & StudioMaterial)[];
   /** Of the studio's own, where it has set some. */
   limits?: StudioLimits;
+  /** What test series found; none where left out. */
+  findings?: readonly Finding[];
   /** What firings have shown, where a plan is to be held to it. */
   seen?: readonly SeenFiring[];
 }

@@ -15,6 +15,7 @@ import { type FitOfLayers, fitQuestion } from './fitQuestion';
 import { sideBySide } from './touching';
 import { type Shelf, glassName, namedGlasses } from './shelf';
 import { snapshotOf } from './snapshot';
+import { findingSentences } from '../schedule/findings';
 
 /** What speaks against the form of a firing: blank, grip, heat, shelf. hottest_C: of its schedule, where it has one. */
 export function formWarnings(doc: PieceDocument, step: PlannedStep, shelf: Shelf, units: Units, hottest_C: number | null): string[] {
@@ -28,6 +29,13 @@ export function formWarnings(doc: PieceDocument, step: PlannedStep, shelf: Shelf
   return [...warns, ...(letsGo && !letsGo.isSound ? [letsGo.verdict] : []), ...(out ? [out] : [])];
 }
 
+/** What test series found of its kind, where it lies outside of that. */
+export function findingWarnings(doc: PieceDocument, step: PlannedStep, shelf: Shelf, units: Units): string[] {
+  const findings = (shelf.findings ?? []).filter(({ look }) => look === step.look);
+  const snapshot = findings.length > 0 ? snapshotOf(doc, step, shelf) : null;
+  return snapshot?.ok ? findingSentences(snapshot.value.firing, findings, units) : [];
+}
+
 /** work_perPa: what the firing's schedule does, where it has one. */
 export function standingWarnings(
   doc: PieceDocument,
@@ -39,7 +47,11 @@ export function standingWarnings(
   const glasses = namedGlasses(shelf);
   const place = placeOf(doc, step.id);
   const before = applySteps({ ...doc, journey: doc.journey.slice(0, place) }, glasses).at(-1);
-  return [...formWarnings(doc, step, shelf, units, hottest_C), ...(before ? undoingWarnings(step, before.body, glasses, units, work_perPa) : [])];
+  return [
+    ...formWarnings(doc, step, shelf, units, hottest_C),
+    ...(before ? undoingWarnings(step, before.body, glasses, units, work_perPa) : []),
+    ...findingWarnings(doc, step, shelf, units),
+  ];
 }
 
 /** The fit of what lies there before a firing. */

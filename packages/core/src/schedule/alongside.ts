@@ -9,7 +9,7 @@ const SIDE_M = 0.05;
 
 /** The same firing of an even piece of the main glass, so thick, on the shelf. */
 export function plainBeside(firing: FiringCase, thickness_m: number): FiringCase {
-  const { body, kiln, look, school, limits, corrections } = firing;
+  const { body, kiln, school, limits, corrections } = firing;
   return {
     body: {
       glasses: [mainGlass(body)],
@@ -18,7 +18,9 @@ export function plainBeside(firing: FiringCase, thickness_m: number): FiringCase
       joined: true,
     },
     setup: BARE_SHELF,
-    ...{ kiln, look, school, limits },
+    // Nothing shapes it; what it becomes is not asked.
+    look: 'fullFuse',
+    ...{ kiln, school, limits },
     ...(corrections ? { corrections } : {}),
   };
 }

@@ -38,6 +38,7 @@ export { caseDifferences, type Consequence, consequences, segmentDifferences } f
 export { boundedBy, likeThis, seenBody, type SeenFiring, seenFor } from './bounds';
 export { CHANGES_FIRST, type ChangesFirst, nextFiring, type NextFiring, type SeenLike, workSeen } from './nextFiring';
 export { changeWords, expectedWords, nextWhy } from './nextWords';
+export { FACTOR_NAMES, factorFigure, type Finding, findingSentences, rangeWords } from './findings';
 export { nearestFirst } from './nearest';
 export { type Series, seriesOf, type Tried } from './seriesOf';
 export type { SeenWork } from './seenWork';

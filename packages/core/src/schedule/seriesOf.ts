@@ -25,12 +25,17 @@ export interface Series extends Omit<Ladder, 'trials'> {
 type Measured = Record<LadderFactor, number | null>;
 
 /** What of a firing a series can differ in; in the units of learn/ladder. */
-function measured({ firing: { body, setup }, segments }: Tried): Measured {
+function measured({ firing, segments }: Tried): Measured {
   const { target_C, hold_s } = segments[hottestSegment(segments)];
+  return { ...bodyMeasures(firing), temperature: target_C, hold: hold_s };
+}
+
+/** What of them a body has without a schedule; null of the rest. */
+export function bodyMeasures({ body, setup }: Pick<FiringCase, 'body' | 'setup'>): Measured {
   const grains = body.layers.reduce((sum, layer) => sum + (layer.form === 'frit' || layer.form === 'powder' ? layer.perArea_kg_m2 * (layer.cover ?? 1) : 0), 0);
   // What grains come to is told by their mass.
   const solid_m = bodyFigures(body).depth.mean_m - grains / mainGlass(body).density_kg_m3;
-  return { temperature: target_C, hold: hold_s, thickness: solid_m, amount: grains > 0 ? grains : null, height: shapingDown(setup.shaping) };
+  return { temperature: null, hold: null, thickness: solid_m, amount: grains > 0 ? grains : null, height: shapingDown(setup.shaping) };
 }
 
 /** Nearer than this, as a share, is the same; a temperature within a degree. */

@@ -25,6 +25,7 @@ import {
 import { WIRING, controllers } from './controllers';
 import { forms } from './forms';
 import { materials } from './materials';
+import { findings } from './findings';
 import { makings } from './makings';
 import { NAME, SOURCE, asOptions, difference, lag, length, mass, plain, rate, temperature } from './fields';
 import { type About, type Kind, kind } from './kind';
@@ -128,7 +129,7 @@ const made = kind({
   ...KIND_NAMES.made,
   caution: STRESS,
   schema: MadeSchema,
-  fromPieces: true,
+  from: 'pieces',
   fixed: ['from', 'stripes', 'lie'],
   fields: [
     NAME,
@@ -310,7 +311,7 @@ const coated = kind({
   archives: false,
 });
 
-export const KINDS = { families, glasses, made, kilns, controllers, stripTests, releases, materials, forms, coated, makings } satisfies Record<
+export const KINDS = { families, glasses, made, kilns, controllers, stripTests, releases, materials, forms, coated, makings, findings } satisfies Record<
   KindName,
   unknown
 >;

@@ -13,5 +13,6 @@ export const EMPTY_SHELVES: Shelves = {
   forms: [],
   coated: [],
   makings: [],
+  findings: [],
   archived: [],
 };

@@ -9,6 +9,7 @@ const WHEN: { [K in KindName]?: (record: RecordOf<K>) => number } = {
   stripTests: ({ testedAt }) => testedAt,
   coated: ({ coatedAt }) => coatedAt,
   makings: ({ begunAt }) => begunAt,
+  findings: ({ foundAt }) => foundAt,
 };
 
 /** Newest first where a kind has a time, else by name. */

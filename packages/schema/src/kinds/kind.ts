@@ -47,8 +47,8 @@ export interface Kind<T extends Stored = Stored, In = unknown> extends KindNames
   names(record: T): Reference[];
   /** Times of one that cannot be still to come; at: where each is written. */
   past?(record: T): { at: number; path: string }[];
-  /** It comes out of a piece, and is begun nowhere else. */
-  fromPieces?: true;
+  /** It comes out of a piece or of a test series, and is begun nowhere else. */
+  from?: 'pieces' | 'series';
   /** What of one stays as it was begun. */
   fixed?: readonly (keyof T & string)[];
   /** Whether it may be put away, kept for what was made with it and not offered any more. */

@@ -22,6 +22,7 @@ export const KIND_NAMES = {
   materials: { path: 'materials', one: 'material of your own', many: 'materials of your own', short: 'Materials' },
   forms: { path: 'forms', one: 'mould or former', many: 'moulds and formers', short: 'Moulds' },
   coated: { path: 'coats', one: 'coat', many: 'coats' },
+  findings: { path: 'findings', one: 'finding of a test series', many: 'findings of test series', short: 'Findings' },
   makings: { path: 'makings', one: 'mould in the making', many: 'moulds in the making', short: 'In the making' },
 } as const satisfies Record<string, KindNames>;
 
@@ -44,6 +45,7 @@ export const SHELF_KINDS = [
   'releases',
   'coated',
   'makings',
+  'findings',
 ] as const satisfies readonly KindName[];
 export type ShelfKind = (typeof SHELF_KINDS)[number];
 

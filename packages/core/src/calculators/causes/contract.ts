@@ -39,6 +39,7 @@ export const request = z.strictObject({
         .meta({ description: 'Before it was calculated to be cold enough; negative: after that' }),
       coat: z.strictObject({ firings: firings('Firings on the coat'), most: firings('Firings it is good for') }).optional(),
       towardsHot: z.boolean().optional().meta({ description: 'The fault is on the side that faced the hot side of the kiln' }),
+      tensionRead_Pa: quantity('Tension read', 'Pa', 0, 1e9).optional().meta({ description: 'On it, between crossed polarisers' }),
       blasted: z.boolean().optional().meta({ description: 'Blasted or ground before this firing' }),
     })
     .optional(),
