@@ -43,7 +43,8 @@ const LOOKS_AT = [
 const ROUNDS = 200;
 
 async function lists(address: string): Promise<void> {
-  for (const path of LOOKS_AT) {
+  const { firings } = (await (await fetch(`${address}/api/firings?look=fullFuse&result=right`)).json()) as { firings: { id: string }[] };
+  for (const path of [...LOOKS_AT, `/api/firings/${firings[0].id}/nearest`]) {
     const times: number[] = [];
     let bytes = 0;
     for (let i = 0; i < ROUNDS; i += 1) {
@@ -209,9 +210,18 @@ async function scrolled(studio: Studio): Promise<void> {
     await read(`Notebook of ${COUNT}, ${SCROLLS} screens scrolled`);
     await me.type('notebook-search', 'came tide');
     await me.sees('notebook-count', /firings found/);
-    await me.press('filter-look-fullFuse');
+    await me.press('fold-filters');
+    await me.press('filter-result-right');
     await me.sees('notebook-count', /found/);
     await read('Notebook searched and narrowed');
+    await me.press('firing-link');
+    await me.press('compare');
+    for (const next of ['compare-more', 'compare-more', null]) {
+      await me.press('compare-with');
+      await me.find('compared-figures');
+      if (next) await me.press(next);
+    }
+    await read('A firing opened, and three others chosen to compare it with');
     await me.page.evaluate(() => document.querySelector<HTMLElement>('[role="navigation"] a[href="/pieces"]')?.click());
     await me.sees('pieces-count', /50\d\d pieces/);
     await read('Pieces opened');

@@ -17,15 +17,15 @@ export const HELP_PAGES: readonly HelpPage[] = [
   {
     at: /^\/kiln\/opening/,
     title: 'Record results',
-    what: 'The pieces of one load, one after the other: how each came out, a picture, what can be seen and where.',
-    figures: 'A result counts for the next plan of its kind, and for what the kiln has taught.',
+    what: 'The pieces of one load, one after the other: how each came out, a picture, what can be seen and where, what was measured.',
+    figures: 'A result counts for the next plan of its kind, and for what the kiln has taught. A measured depth and a cone say more than the eye.',
     terms: ['record', 'check'],
     more: [{ doc: 'features', heading: 'Notebook' }],
   },
   {
     at: /^\/notebook\/[^/]+\/series/,
     title: 'Test series',
-    what: 'Firings that differ in one thing: where the result changes from short to too far, and which trial teaches most next.',
+    what: 'Firings that differ in one thing: where the result changes from short to too far, and which trial teaches most next. Kept under a name, plans of its kind are held against it.',
     figures: 'Each result counts with the error of the eye; one in twenty is taken to tell nothing. What was fired before does not count.',
     terms: ['heat work', 'estimate'],
     more: [

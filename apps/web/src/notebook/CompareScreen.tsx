@@ -11,6 +11,7 @@ import { Screen } from '@/ui/Screen';
 import { SideBySide } from '@/ui/SideBySide';
 import { Words } from '@/ui/Words';
 import { inZone } from '@/ui/clock';
+import { useSoon } from '@/ui/useSoon';
 import { ResultSign, resultWords, seenWords } from '@/ui/results';
 import { AsItLay } from './AsItLay';
 import { CurvesOver } from './CurvesOver';
@@ -28,13 +29,10 @@ const headOf = ({ firing }: FiringDetail): string => `${firing.pieceName}, ${for
 const countOf = ({ layup, setup, schedule }: FiringDifferences): number => layup.length + setup.length + schedule.length;
 
 export function CompareScreen({ one, others }: { one: FiringDetail; others: readonly FiringDetail[] }) {
-  const units = useUnits();
   const router = useRouter();
+  const soon = useSoon();
   // The oldest first: what came later is read against it.
   const all = [one, ...others].sort((a, b) => a.firing.firedAt - b.firing.firedAt);
-  const [first, ...later] = all;
-  const pairs = later.map((after, i) => ({ after, before: all[i], differs: firingDifferences(all[i], after, units) }));
-  const [rows, ...more] = later.map((after) => firingDifferences(first, after, units).consequences);
   const shown = others.map(({ firing }) => firing.id).join(',');
   return (
     <Screen
@@ -52,24 +50,12 @@ export function CompareScreen({ one, others }: { one: FiringDetail; others: read
                 <Words>{[resultWords(detail.firing.result), seenWords(detail.firing)].filter((words) => words !== '').join(', ')}</Words>
               </View>
               <Words size="label">{detail.firing.note}</Words>
-              <AsItLay detail={detail} evaluation={asRun(detail).evaluation} height={DRAWN_PX} />
+              {soon && <AsItLay detail={detail} evaluation={asRun(detail).evaluation} height={DRAWN_PX} />}
               <PhotoRow hashes={detail.firing.photos} of={detail.firing.pieceName} />
             </View>
           ))}
         </View>
-        <CurvesOver curves={all.map((detail) => ({ head: headOf(detail), ...asRun(detail), start_C: detail.schedule.snapshot.firing.kiln.ambient_C }))} />
-        <SideBySide heads={all.map(headOf)} rows={rows.map((row, i) => ({ ...row, more: more.map((of) => of[i].after) }))} testID="compared-figures" />
-        {pairs.map(({ before, after, differs }) => (
-          <View key={after.firing.id} style={{ gap: space.medium }}>
-            <Words bold testID="differs-count">
-              {COMPARE_SCREEN.count(countOf(differs), pairs.length > 1 ? `${headOf(after)}, ${headOf(before)}` : '')}
-            </Words>
-            <Differences title={COMPARE_SCREEN.layUp} lines={differs.layup} />
-            <Differences title={COMPARE_SCREEN.setUp} lines={differs.setup} />
-            <Differences title={COMPARE_SCREEN.scheduleRan} lines={differs.schedule} />
-            <Differences title={COMPARE_SCREEN.cameOut} lines={differs.cameOut} />
-          </View>
-        ))}
+        {soon && <Compared all={all} />}
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
           {all.length < COMPARED_AT_MOST && (
             <Action
@@ -88,6 +74,31 @@ export function CompareScreen({ one, others }: { one: FiringDetail; others: read
         </View>
       </View>
     </Screen>
+  );
+}
+
+/** Their curves, figures and differences. all: the oldest first. */
+function Compared({ all }: { all: readonly FiringDetail[] }) {
+  const units = useUnits();
+  const [first, ...later] = all;
+  const pairs = later.map((after, i) => ({ after, before: all[i], differs: firingDifferences(all[i], after, units) }));
+  const [rows, ...more] = later.map((after, i) => (i === 0 ? pairs[0].differs : firingDifferences(first, after, units)).consequences);
+  return (
+    <>
+      <CurvesOver curves={all.map((detail) => ({ head: headOf(detail), ...asRun(detail), start_C: detail.schedule.snapshot.firing.kiln.ambient_C }))} />
+      <SideBySide heads={all.map(headOf)} rows={rows.map((row, i) => ({ ...row, more: more.map((of) => of[i].after) }))} testID="compared-figures" />
+      {pairs.map(({ before, after, differs }) => (
+        <View key={after.firing.id} style={{ gap: space.medium }}>
+          <Words bold testID="differs-count">
+            {COMPARE_SCREEN.count(countOf(differs), pairs.length > 1 ? `${headOf(after)}, ${headOf(before)}` : '')}
+          </Words>
+          <Differences title={COMPARE_SCREEN.layUp} lines={differs.layup} />
+          <Differences title={COMPARE_SCREEN.setUp} lines={differs.setup} />
+          <Differences title={COMPARE_SCREEN.scheduleRan} lines={differs.schedule} />
+          <Differences title={COMPARE_SCREEN.cameOut} lines={differs.cameOut} />
+        </View>
+      ))}
+    </>
   );
 }
 

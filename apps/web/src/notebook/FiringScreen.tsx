@@ -39,6 +39,7 @@ import { tensionRead } from './tensionRead';
 import { LoadPanel, loadWords } from './LoadPanel';
 import { asRun } from './asRun';
 import { ResultSign, byWords, lessonSentence, resultWords } from '@/ui/results';
+import { useSoon } from '@/ui/useSoon';
 import { useNotebookHref } from './useNotebookQuery';
 import { FIRING_SCREEN, MEASURED } from './words';
 import { WORDS } from '@/ui/said';
@@ -47,6 +48,7 @@ export function FiringScreen({ detail }: { detail: FiringDetail }) {
   const units = useUnits();
   const unit = units.temperature;
   const list = useNotebookHref();
+  const soon = useSoon();
   const { data: shelves } = useShelves();
   const { firing, schedule, together } = detail;
   const start = inZone(firing.firedAt, firing.zone);
@@ -102,7 +104,7 @@ export function FiringScreen({ detail }: { detail: FiringDetail }) {
         </View>
       )}
       <LiveFigures firing={snapshot.firing} evaluation={ran.evaluation} unit={unit} opensAt={(of) => clockAfter(start, of.simulation.total_s)} />
-      <RunSheet segments={ran.segments} firing={snapshot.firing} evaluation={ran.evaluation} unit={unit} start={start} current />
+      {soon && <RunSheet segments={ran.segments} firing={snapshot.firing} evaluation={ran.evaluation} unit={unit} start={start} current />}
       <Fold title={FIRING_SCREEN.itsLoad} about={loadWords(firing.load, together, shelves)} testID="load">
         {() => <LoadPanel id={firing.load.id} firingId={firing.id} />}
       </Fold>
