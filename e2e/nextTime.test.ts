@@ -1,4 +1,6 @@
 /** What came out of the kiln becomes the next schedule: too far, short, right over three slumps; a crack whose cause is mended in the plan. */
+import type { Look } from '@torvin/core/look';
+import type { LayerForm } from '@torvin/core/piece';
 import type { Learned } from '@torvin/schema';
 import { v7 as uuid } from 'uuid';
 import { setting } from './setting';
@@ -206,7 +208,7 @@ test('ten results of one load are recorded without a server, one after the other
   // Left out by a touch, the rest teach what was told beside it.
   await me.page.goto(`${studio.address}/bench`);
   await me.press('fold-learned');
-  if (await me.has('learned-of-tall-kiln')) await me.press('learned-of-tall-kiln');
+  await me.press('learned-of-tall-kiln');
   await me.press('fold-learnt');
   await me.sees(`leave-out-${past.id}`, /Leave out/);
   await me.press(`leave-out-${past.id}`);
@@ -250,31 +252,43 @@ async function layThick(piece: string, thickness_mm: number): Promise<void> {
   await sent('PUT', `/pieces/${piece}`, { version, name, doc: { ...doc, journey: thick }, what: 'thickness' });
 }
 
-test('four trials of one load, each another thickness, are a series that ends in a finding', async () => {
+/** Trials of one load, by the schedule of the first: their firings. lay: what makes each differ. */
+async function fireTrials(
+  trials: readonly { name: string; result: string; lay(piece: string): Promise<void> }[],
+  how: { look: Look; form?: LayerForm; hoursAgo: number },
+): Promise<string[]> {
   const loadId = uuid();
-  const told = { firedAt: Date.now() - 150 * HOUR_MS, zone: 'UTC', atOnce: true };
-  const trials: { id: string; result: string }[] = [];
+  const told = { firedAt: Date.now() - how.hoursAgo * HOUR_MS, zone: 'UTC', atOnce: true };
+  const ids: string[] = [];
   let segments: Awaited<ReturnType<typeof scheduleAt>>['segments'] | null = null;
-  for (const [thickness, result] of [
-    [2, 'past'],
-    [3, 'past'],
-    [4, 'short'],
-    [6, 'short'],
-  ] as const) {
-    const piece = await beginPiece(studio.address, `Trial of ${thickness} mm`, { width: '80', length: '80' }, 'clear-90');
-    await layThick(piece, thickness);
-    const stepId = await planFiring(studio.address, piece, 'firePolish', { kilnId: 'tall-kiln' });
+  for (const { name, lay } of trials) {
+    const piece = await beginPiece(studio.address, name, { width: '80', length: '80' }, 'clear-90', how.form);
+    await lay(piece);
+    const stepId = await planFiring(studio.address, piece, how.look, { kilnId: 'tall-kiln' });
     // One program for all of them.
     segments ??= (await scheduleAt(studio.address, piece)).segments;
     const scheduleId = uuid();
     const { version: pieceVersion } = await pieceAt(studio.address, piece);
     await sent('POST', `/pieces/${piece}/schedules`, { id: scheduleId, stepId, pieceVersion, parentId: null, origin: 'edited', segments });
-    const id = uuid();
+    const id = ids[ids.push(uuid()) - 1];
     await sent('POST', '/firings', { id, pieceId: piece, scheduleId, loadId, result: null, ...told });
-    trials.push({ id, result });
   }
-  for (const { id, result } of trials) await sent('PUT', `/firings/${id}`, { version: 1, result, ...told });
-  const [first, ...others] = trials.map(({ id }) => id);
+  for (const [i, { result }] of trials.entries()) await sent('PUT', `/firings/${ids[i]}`, { version: 1, result, ...told });
+  return ids;
+}
+
+test('four trials of one load, each another thickness, are a series that ends in a finding', async () => {
+  const [first, ...others] = await fireTrials(
+    (
+      [
+        [2, 'past'],
+        [3, 'past'],
+        [4, 'short'],
+        [6, 'short'],
+      ] as const
+    ).map(([thickness, result]) => ({ name: `Trial of ${thickness} mm`, result, lay: (piece) => layThick(piece, thickness) })),
+    { look: 'firePolish', hoursAgo: 150 },
+  );
   await me.page.goto(`${studio.address}/notebook/${first}/compare?with=${others[0]}`);
   await me.press('as-series');
   await me.sees('series-next', /next trial|found/);
@@ -342,4 +356,58 @@ test('where the studio says so, a result changes what plans go by at once', asyn
   await me.page.goto(`${studio.address}/settings?open=results`);
   await me.press('learning-asks');
   await me.settled();
+});
+
+test('the next trial of a series by temperature is planned by one tap: a piece like the others, one figure changed', async () => {
+  const { firings } = (await (await fetch(`${studio.address}/api/firings?text=${encodeURIComponent('Test tiles, clear')}`)).json()) as {
+    firings: { id: string; result: string | null; pieceId: string }[];
+  };
+  const [first, ...others] = firings.filter(({ result }) => result !== null);
+  await me.page.goto(`${studio.address}/notebook/${first.id}/series?with=${others.map(({ id }) => id).join(',')}`);
+  const next_C = Number(/\d+/.exec((await me.text('series-next')).replace(/^[a-z ]*/, ''))?.[0]);
+  await me.press('plan-trial');
+  await me.heading(/^Full fuse$/);
+  await me.settled();
+  const { pieces } = (await (await fetch(`${studio.address}/api/pieces?text=trial`)).json()) as { pieces: { id: string; name: string }[] };
+  const made = pieces.find(({ name }) => name === `Test tiles, clear, trial ${next_C} °C`)!;
+  const [trial, like] = await Promise.all([scheduleAt(studio.address, made.id), scheduleAt(studio.address, first.pieceId)]);
+  expect(hottest(trial).target_C).toBe(next_C);
+  expect(trial.snapshot.firing.body).toEqual(like.snapshot.firing.body);
+});
+
+test('grains on an area: three trials are planned for one shelf, each a piece with more of them, by the same rows', async () => {
+  const strewn =
+    (kg_m2: number) =>
+    async (piece: string): Promise<void> => {
+      const { doc, version, name } = await pieceAt(studio.address, piece);
+      const journey = doc.journey.map((step) =>
+        step.kind === 'lay' ? { ...step, layers: step.layers.map((layer) => ({ ...layer, perArea_kg_m2: kg_m2, cover: 1 })) } : step,
+      );
+      await sent('PUT', `/pieces/${piece}`, { version, name, doc: { ...doc, journey }, what: 'grains' });
+    };
+  const [first, other] = await fireTrials(
+    [
+      { name: 'Few grains', result: 'past', lay: strewn(4) },
+      { name: 'Many grains', result: 'short', lay: strewn(9) },
+    ],
+    { look: 'fullFuse', form: 'frit', hoursAgo: 340 },
+  );
+  await me.page.goto(`${studio.address}/notebook/${first}/series?with=${other}`);
+  await me.reads('They differ in grains');
+  await me.press('plan-three');
+  await me.heading(/^Pieces$/);
+  await me.settled();
+  const { pieces } = (await (await fetch(`${studio.address}/api/pieces?text=grains%20trial`)).json()) as { pieces: { id: string }[] };
+  const made = await Promise.all(pieces.map(async ({ id }) => ({ piece: await pieceAt(studio.address, id), schedule: await scheduleAt(studio.address, id) })));
+  const amounts = made.map(
+    ({ piece }) =>
+      piece.doc.journey.flatMap((step) => (step.kind === 'lay' ? step.layers : [])).map((layer) => ('perArea_kg_m2' in layer ? layer.perArea_kg_m2 : 0))[0],
+  );
+  expect(new Set(amounts.map((amount) => amount.toFixed(3))).size).toBe(3);
+  for (const amount of amounts) {
+    expect(amount).toBeGreaterThan(2);
+    expect(amount).toBeLessThan(14);
+  }
+  const rows = made.map(({ schedule }) => JSON.stringify(schedule.segments));
+  expect(new Set(rows).size).toBe(1);
 });

@@ -22,6 +22,7 @@ import { Words } from '@/ui/Words';
 import { ResultSign, resultWords } from '@/ui/results';
 import { WORDS } from '@/ui/said';
 import { KeepFinding } from './KeepFinding';
+import { PlanTrial } from './PlanTrial';
 import { asRun } from './asRun';
 import { SERIES } from './words';
 
@@ -67,7 +68,7 @@ export function SeriesScreen({ details }: { details: readonly FiringDetail[] }) 
               <FigureBlock label={SERIES.between} value={between(series.value.factor, value.range, units)} note={SERIES.nineInTen} wide testID="series-range" />
             </View>
             <MeasuredWidth height={SCALE_HEIGHT}>{(width) => <Scale {...series.value} range={value.range} next={value.next} width={width} />}</MeasuredWidth>
-            {value.next === null && <Words>{SERIES.enough}</Words>}
+            {value.next === null ? <Words>{SERIES.enough}</Words> : <PlanTrial details={details} series={series.value} next={value.next} range={value.range} />}
             <KeepFinding details={details} series={series.value} range={value.range} />
           </>
         )}

@@ -43,7 +43,8 @@ function layupDifferences(before: Snapshot, after: Snapshot, unit: LengthUnit): 
   return said;
 }
 
-const startOf = ({ schedule: { snapshot } }: FiringDetail, { temperature }: Units): string => text(formatTemperature(snapshot.firing.kiln.ambient_C, temperature));
+const startOf = ({ schedule: { snapshot } }: FiringDetail, { temperature }: Units): string =>
+  text(formatTemperature(snapshot.firing.kiln.ambient_C, temperature));
 
 /** What the glass had been through before it went in. */
 function stateBefore({ schedule: { snapshot } }: FiringDetail, { length }: Units): string {

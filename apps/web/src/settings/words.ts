@@ -9,7 +9,7 @@ export const SETTINGS = {
   limitsUsual: 'as usual',
   limitsOwn: (count: number): string => (count === 1 ? 'one set by the studio' : `${count} set by the studio`),
   results: 'Results',
-  resultsNow: { asks: 'plans ask before they use what was learnt', atOnce: 'plans use what was learnt at once' },
+  resultsNow: { asks: 'plans ask first', atOnce: 'used at once' },
   screen: 'Screen',
   screens: { system: 'as the device', light: 'light', dark: 'dark' },
   alerts: 'Alerts and keys',

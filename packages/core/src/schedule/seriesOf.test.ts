@@ -76,3 +76,13 @@ test('firings that are alike, or one alone, are no series', () => {
   expect(seriesOf([tried('a', 'short')])).toMatchObject({ ok: false, problem: { code: 'too-few' } });
   expect(seriesOf([tried('a', 'short'), tried('b', 'past')])).toMatchObject({ ok: false, problem: { code: 'same' } });
 });
+
+test('of grains alone the amount is what differs, not a thickness that rounding leaves', () => {
+  const strewn = (perArea_kg_m2: number): FiringCase => ({ ...fuse, body: { ...fuse.body, layers: [{ form: 'frit', glass: 0, perArea_kg_m2, cover: 1 }] } });
+  const series = valueOf(seriesOf([tried('few', 'past', rows(780), strewn(4.1)), tried('many', 'short', rows(780), strewn(9.3))]));
+  expect(series.factor).toBe('amount');
+  expect(series.trials.map(({ value, alsoChanged }) => [value, alsoChanged])).toEqual([
+    [4.1, undefined],
+    [9.3, undefined],
+  ]);
+});

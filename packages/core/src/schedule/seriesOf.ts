@@ -34,9 +34,14 @@ function measured({ firing, segments }: Tried): Measured {
 export function bodyMeasures({ body, setup }: Pick<FiringCase, 'body' | 'setup'>): Measured {
   const grains = body.layers.reduce((sum, layer) => sum + (layer.form === 'frit' || layer.form === 'powder' ? layer.perArea_kg_m2 * (layer.cover ?? 1) : 0), 0);
   // What grains come to is told by their mass.
-  const solid_m = bodyFigures(body).depth.mean_m - grains / mainGlass(body).density_kg_m3;
+  const rest_m = bodyFigures(body).depth.mean_m - grains / mainGlass(body).density_kg_m3;
+  // All of it grains: what rounding leaves is no thickness.
+  const solid_m = rest_m > LEAST_SOLID_M ? rest_m : 0;
   return { temperature: null, hold: null, thickness: solid_m, amount: grains > 0 ? grains : null, height: shapingDown(setup.shaping) };
 }
+
+/** Thinner than any sheet. */
+const LEAST_SOLID_M = 1e-4;
 
 /** Nearer than this, as a share, is the same; a temperature within a degree. */
 const SAME_SHARE = 0.02;
