@@ -32,6 +32,7 @@ test.each([
   [{ bent: '30' }, 'cone', /which cone/],
   [{ delay: '300' }, 'path', /path/],
   [{ path: '50' }, 'delay', /polarisers/],
+  [{ plain: '6' }, 'delay', /polarisers/],
   [{ delay: 'bright', path: '50' }, 'delay', /./],
   [{ largest: '20 m' }, 'largest', /largest size is .* it must be from/],
 ])('%j is refused at %s', (typed, field, message) => {

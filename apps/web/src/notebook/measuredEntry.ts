@@ -76,6 +76,7 @@ export function measuredOf(entry: MeasuredEntry, before: Measured, units: Units)
     ['bent', 'cone', MEASURED.alsoCone],
     ['delay', 'path', MEASURED.alsoPath],
     ['path', 'delay', MEASURED.alsoDelay],
+    ['plain', 'delay', MEASURED.alsoDelay],
   ];
   for (const [given, missing, message] of half) if (entry[given].trim() !== '' && entry[missing].trim() === '') faults.push({ field: missing, message });
   return faults.length > 0 ? { fault: faults[0] } : { measured };

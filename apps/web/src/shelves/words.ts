@@ -214,5 +214,6 @@ export const CHOSEN_RECORDS = {
 } as const;
 
 export const FINDING_STORY = {
+  said: (look: string, factor: string, range: string): string => `${look}: from short to too far at ${range} of ${factor}, nine in ten.`,
   trials: (count: number): string => `Its ${count} trials, as a series`,
 } as const;

@@ -73,7 +73,9 @@ export interface Shelf<C extends Labelled & Controller = Labelled & Controller> 
   /** Of the studio's own, where it has set some. */
   limits?: StudioLimits;
   /** What test series found; none where left out. */
-  findings?: readonly Finding[];
+  findings?: readonly (Finding & { id: string })[];
+  /** Ids of what is put away. */
+  archived?: readonly string[];
   /** What firings have shown, where a plan is to be held to it. */
   seen?: readonly SeenFiring[];
 }

@@ -55,6 +55,15 @@ describe('what stands against a firing', () => {
     expect(standingWarnings(doc(0.2, shaped, polish), shaped, shelf, METRIC)).toEqual([]);
   });
 
+  test('is what a test series found of its kind, until that is put away', () => {
+    const flat = fire('f', 'fullFuse', { kind: 'bareShelf', paper: false });
+    const thick = { id: 'rims', name: 'Rims', look: 'fullFuse', factor: 'thickness', from: 0.005, to: 0.007, shortBelow: false } as const;
+    const of = (more: Partial<Shelf>): string[] => standingWarnings(doc(0.2, flat), flat, { ...shelf, findings: [thick], ...more }, METRIC);
+    expect(of({})).toEqual([expect.stringMatching(/^Test series 'Rims': .* Here it is 3 mm, where it went too far\.$/)]);
+    expect(of({ archived: ['rims'] })).toEqual([]);
+    expect(of({ findings: [{ ...thick, look: 'tack' }] })).toEqual([]);
+  });
+
   test('is nothing where nothing speaks against it', () => {
     const flat = fire('f', 'fullFuse', { kind: 'bareShelf', paper: false });
     expect(standingWarnings(doc(0.2, flat), flat, shelf, METRIC)).toEqual([]);

@@ -29,9 +29,9 @@ export function formWarnings(doc: PieceDocument, step: PlannedStep, shelf: Shelf
   return [...warns, ...(letsGo && !letsGo.isSound ? [letsGo.verdict] : []), ...(out ? [out] : [])];
 }
 
-/** What test series found of its kind, where it lies outside of that. */
+/** What test series found of its kind, where it lies outside of that; nothing of those that are put away. */
 export function findingWarnings(doc: PieceDocument, step: PlannedStep, shelf: Shelf, units: Units): string[] {
-  const findings = (shelf.findings ?? []).filter(({ look }) => look === step.look);
+  const findings = (shelf.findings ?? []).filter(({ id, look }) => look === step.look && !shelf.archived?.includes(id));
   const snapshot = findings.length > 0 ? snapshotOf(doc, step, shelf) : null;
   return snapshot?.ok ? findingSentences(snapshot.value.firing, findings, units) : [];
 }
