@@ -26,7 +26,9 @@ test('each firing is weighed: left out, the rest teach what was told before', as
   expect((await learned()).lessons.every(({ without }) => without === null)).toBe(true);
   const counted = before.lessons.filter(({ lesson }) => !lesson.leftOut);
   expect(counted.length).toBe(before.firings);
-  const most = counted.reduce((one, other) => (Math.abs(other.without!.offset_K - before.offset_K) > Math.abs(one.without!.offset_K - before.offset_K) ? other : one));
+  const most = counted.reduce((one, other) =>
+    Math.abs(other.without!.offset_K - before.offset_K) > Math.abs(one.without!.offset_K - before.offset_K) ? other : one,
+  );
   const { firing } = await firingOf(most.firingId);
   await save(most.firingId, { lesson: { ...firing.lesson, leftOut: true } });
   const after = await learned(before.kilnId, 'yes');

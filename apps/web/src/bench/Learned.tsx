@@ -95,7 +95,8 @@ function lessonsWords({ lessons, firings }: Taught): string {
 
 function Lessons({ learned: known, unit }: { learned: Taught; unit: TemperatureUnit }) {
   const weighed = useLearned(known.kilnId, 'yes');
-  const learned = weighed.data ?? known;
+  // While another kiln's is read, the last one's is still there.
+  const learned = weighed.data?.kilnId === known.kilnId ? weighed.data : known;
   const degrees = (kelvin: number): string => text(formatDifference(kelvin, unit));
   const [offset, factor] = [offsetRow(learned), factorRow(learned)];
   const times = ([from, to]: readonly [number, number]): string => LEARNED.toTimes(Math.exp(from).toFixed(2), Math.exp(to).toFixed(2));

@@ -106,7 +106,11 @@ function Opening({ detail, nth, of, onNext }: OpeningScreenProps) {
     const before = { zone: firing.zone, firedAt: firing.firedAt, ...toldIn(firing) };
     const lesson = { ...firing.lesson, by: by === 'unsaid' || result === 'right' ? null : by };
     const marks = rest.marks.filter(({ flaw }) => rest.seen.includes(flaw));
-    outbox.put('saveFiring', { id: firing.id, body: { ...before, ...rest, marks, result, lesson, measured, released: released === 'unsaid' ? null : released }, before }, { on: firing.version });
+    outbox.put(
+      'saveFiring',
+      { id: firing.id, body: { ...before, ...rest, marks, result, lesson, measured, released: released === 'unsaid' ? null : released }, before },
+      { on: firing.version },
+    );
     if (measured.down_m !== firing.measured.down_m) void putMeasured(client, outbox, firing, measured.down_m);
     draft.done();
     onNext(result);

@@ -12,6 +12,7 @@ import { type Back } from '@/ui/Screen';
 import { scaled } from '@/theme/theme';
 import { Words } from '@/ui/Words';
 import { inZone } from '@/ui/clock';
+import { useSoon } from '@/ui/useSoon';
 import { ResultSign, resultWords } from '@/ui/results';
 import { COMPARE_PICKER } from './words';
 
@@ -22,6 +23,7 @@ export function ComparePicker({ firing, chosen = [], to = 'compare' }: { firing:
   const own = useFirings({ piece: firing.pieceId });
   const all = useFirings({});
   const nearest = useNearest(firing.id);
+  const soon = useSoon();
   const back: Back = { title: firing.pieceName, href: `/notebook/${firing.id}` };
   if (!own.data || !all.data) return <Waiting query={all} title={COMPARE_PICKER.compareWith} back={back} />;
   const others = (pages: typeof all.data.pages): FiringRow[] =>
@@ -34,7 +36,7 @@ export function ComparePicker({ firing, chosen = [], to = 'compare' }: { firing:
     <ListScreen
       title={COMPARE_PICKER.compareWith}
       back={back}
-      items={rows}
+      items={soon ? rows : []}
       keyOf={({ id }) => id}
       rowHeight={ROW_HEIGHT}
       onNearEnd={() => readOn(all)}

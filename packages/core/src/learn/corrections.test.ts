@@ -7,7 +7,19 @@ import { METRIC, otherUnits } from '../units/convert';
 import { viscosityOf } from '../glass/viscosity';
 import { efold } from '../flow/heatWork';
 import type { Look } from '../look/names';
-import { type LookSeen, PRIOR, WITNESS_ERROR_K, correctionsOf, driftOf, factorOf, learnCorrections, nextRung, offsetLine, withoutEach, workAsRead } from './corrections';
+import {
+  type LookSeen,
+  PRIOR,
+  WITNESS_ERROR_K,
+  correctionsOf,
+  driftOf,
+  factorOf,
+  learnCorrections,
+  nextRung,
+  offsetLine,
+  withoutEach,
+  workAsRead,
+} from './corrections';
 
 const vft = viscosityOf(SOFT_90);
 const RANGE = { least: 1.6e-2, most: 4.6e-2 };
