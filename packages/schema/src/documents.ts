@@ -526,7 +526,7 @@ export const UsedSchema = z
 export type UsedSetUp = z.infer<typeof UsedSchema>;
 
 /** Of which kiln; of the one that was told of last where left out. */
-export const LearnedQuerySchema = z.object({ kiln: asked(60), weighed: z.enum(['yes', 'no']).default('no') });
+export const LearnedQuerySchema = z.object({ kiln: asked(60), weighed: oneOf('Weighed', ['yes', 'no']).default('no') });
 
 /** What is going on: firings not told of yet, the pieces that wait and were changed last, what the firings of a kiln have taught. */
 export const BenchSchema = z
