@@ -305,10 +305,10 @@ test('four trials of one load, each another thickness, are a series that ends in
   await me.sees('finding-kept', /Kept as 'Edges of thin clear'/);
   await me.settled();
   // The plan of another piece is held against it.
-  const thin = await beginPiece(studio.address, 'Thin, later', { width: '120', length: '90' }, 'clear-90');
-  await layThick(thin, 1);
-  const thinStep = await planFiring(studio.address, thin, 'firePolish', { kilnId: 'tall-kiln' });
-  await me.page.goto(`${studio.address}/pieces/${thin}/run?step=${thinStep}`);
+  const later = await beginPiece(studio.address, 'Laid later', { width: '120', length: '90' }, 'clear-90');
+  await layThick(later, 1);
+  const laterStep = await planFiring(studio.address, later, 'firePolish', { kilnId: 'tall-kiln' });
+  await me.page.goto(`${studio.address}/pieces/${later}/run?step=${laterStep}`);
   await me.reads("Test series 'Edges of thin clear': a fire polish changes at");
   await me.reads('where it went too far');
   await me.page.goto(`${studio.address}/shelves?shelf=findings`);

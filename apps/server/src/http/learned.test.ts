@@ -102,3 +102,15 @@ test('the nearest firings are of the same kind, itself not among them', async ()
   expect(near.map(({ id }: Firing) => id)).not.toContain(own.firingId);
   expect((await server.ask('GET', '/api/firings/0190a5d0-0000-7000-8000-000000000001/nearest')).status).toBe(404);
 });
+
+test('with the last firing that taught, what it taught is gone from plans too', async () => {
+  const { kilnId } = await learned();
+  for (let now: Learned | null = await learned(kilnId); now !== null; now = await learned(kilnId)) {
+    for (const { firingId } of now.lessons) {
+      const { firing } = await firingOf(firingId);
+      expect((await server.ask('DELETE', `/api/firings/${firingId}`, { version: firing.version })).status).toBe(200);
+    }
+  }
+  const { offset_K = 0, workFactor = 1, lookFactors = {} } = (await server.ask('GET', `/api/kilns/${kilnId}`)).body as Kiln;
+  expect({ offset_K, workFactor, lookFactors }).toEqual({ offset_K: 0, workFactor: 1, lookFactors: {} });
+});

@@ -184,7 +184,7 @@ export const taughtKiln = (db: Database, scheduleId: string): string | null =>
   db.select({ kilnId: schedules.kilnId }).from(schedules).where(eq(schedules.id, scheduleId)).get()?.kilnId ?? null;
 
 /** Plans for this kiln go by what was learnt from here on; false where they do already, or where the kiln is gone. */
-export function planBy(db: Database, learned: Learned, at: number): boolean {
+export function planBy(db: Database, learned: Pick<Learned, 'kilnId' | 'offset_K' | 'workFactor' | 'looks'>, at: number): boolean {
   return writing(db, (tx) => {
     const kiln = allShelves(tx).kilns.find(({ id }) => id === learned.kilnId);
     if (!kiln || isTakenOver(learned, kiln)) return false;

@@ -13,5 +13,7 @@ test('is not what plans go by once one of its figures has moved', () => {
   expect(isTakenOver({ ...told, offset_K: 8 }, taken)).toBe(false);
   expect(isTakenOver({ ...told, looks: [{ look: 'tack', factor: 1.4 }] }, taken)).toBe(false);
   expect(isTakenOver(told, {})).toBe(false);
+  // Of a look that nothing is known of any more.
+  expect(isTakenOver({ ...told, looks: [] }, taken)).toBe(false);
   expect(isTakenOver({ offset_K: 0.5, workFactor: 1.02, looks: [] }, {})).toBe(true);
 });

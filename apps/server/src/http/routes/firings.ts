@@ -51,7 +51,7 @@ export function firingRoutes({ route, publish, db, pool, now }: Works): void {
   });
   route(api.deleteFiring, async ({ version: based }, id) => {
     const done = deleteFiring(db, id, based, now());
-    await planByLearnt(scheduleIdOf(db, id));
+    await planByLearnt(scheduleIdOf(db, id), true);
     return done;
   });
   route(api.restoreFiring, async (_, id) => {
@@ -104,11 +104,14 @@ export function firingRoutes({ route, publish, db, pool, now }: Works): void {
   }
 
   /** Where the studio has it so: plans go by what was learnt as soon as a result is there. A result is kept whether that comes about or not. */
-  async function planByLearnt(scheduleId: string): Promise<void> {
+  async function planByLearnt(scheduleId: string, deleted = false): Promise<void> {
     if (readStudio(db).learning !== 'atOnce') return;
     const kilnId = taughtKiln(db, scheduleId);
-    const learned = kilnId === null ? null : await learnedOf(kilnId).catch(() => null);
-    if (learned && planBy(db, learned, now())) publish({ topic: 'shelves', id: learned.kilnId });
+    if (kilnId === null) return;
+    const learned = await learnedOf(kilnId).catch(() => undefined);
+    // The last firing that taught is gone, and what it taught with it.
+    const told = learned === null && deleted ? { kilnId, offset_K: 0, workFactor: 1, looks: [] } : learned;
+    if (told && planBy(db, told, now())) publish({ topic: 'shelves', id: kilnId });
   }
 
   route(api.seen, (_, _id, query) => seenFirings(db, query));
