@@ -67,7 +67,7 @@ function shown(db: Database, { kilns, families }: Pick<Shelves, 'kilns' | 'famil
   const latest = (where: SQL | undefined, most: number): string[] =>
     db
       .all<{ id: string }>(
-        sql`select ${firings.id} as id from ${loads} cross join ${firings} on ${firings.loadId} = ${loads.id} cross join ${schedules} on ${schedules.id} = ${firings.scheduleId} where ${where} order by ${loads.at} desc limit ${most}`,
+        sql`select ${firings.id} as id from ${loads} cross join ${firings} on ${firings.loadId} = ${loads.id} cross join ${schedules} on ${schedules.id} = ${firings.scheduleId} where ${where} order by ${loads.at} desc, ${firings.id} limit ${most}`,
       )
       .map(({ id }) => id);
   const opened = (ids: string[]) =>
@@ -76,6 +76,7 @@ function shown(db: Database, { kilns, families }: Pick<Shelves, 'kilns' | 'famil
         id: firings.id,
         pieceName: pieces.name,
         firedAt: loads.at,
+        loadId: firings.loadId,
         lesson: firings.lesson,
         measured: firings.measured,
         look: schedules.look,
@@ -94,7 +95,7 @@ function shown(db: Database, { kilns, families }: Pick<Shelves, 'kilns' | 'famil
       .innerJoin(pieces, eq(firings.pieceId, pieces.id))
       .innerJoin(loads, eq(firings.loadId, loads.id))
       .where(inArray(firings.id, ids))
-      .orderBy(desc(loads.at))
+      .orderBy(desc(loads.at), firings.id)
       .all();
   const [last] = opened(latest(told, 1));
   if (!last?.kilnId || !last.familyId) return null;
@@ -102,7 +103,9 @@ function shown(db: Database, { kilns, families }: Pick<Shelves, 'kilns' | 'famil
   const kilnName = kilns.find(({ id }) => id === last.kilnId)?.name ?? last.snapshot.kilnName;
   const familyName = families.find(({ id }) => id === last.familyId)?.name ?? last.snapshot.familyName;
   const rows = opened(latest(and(told, eq(schedules.kilnId, last.kilnId), eq(schedules.familyId, last.familyId)), SEEN_AT_MOST));
-  const known = rows.flatMap((row, age) => {
+  // Pieces of one load ran in the same kiln on the same day.
+  const inOrder = [...new Set(rows.map(({ loadId }) => loadId))];
+  const known = rows.flatMap((row) => {
     const { result, snapshot, lesson } = row;
     const { body, look, limits, setup } = snapshot.firing;
     const wanted = neededWork(body, look, limits.works_perPa, setup.shaping);
@@ -114,7 +117,7 @@ function shown(db: Database, { kilns, families }: Pick<Shelves, 'kilns' | 'famil
       least_perPa: least,
       most_perPa: most,
       outcome: result,
-      age,
+      age: inOrder.indexOf(row.loadId),
       ...(lesson.by === null ? {} : { by: lesson.by }),
       ...reachedOf(row),
     };
@@ -127,9 +130,9 @@ function shown(db: Database, { kilns, families }: Pick<Shelves, 'kilns' | 'famil
     familyName,
     glass: last.snapshot.firing.body.glasses[0],
     seen: teaching.map(({ seen }) => seen),
-    witnesses: teaching.flatMap(({ row: { lesson }, seen: { age = 0 }, cone }) => [
-      ...(lesson.witness ? [{ offset_K: lesson.witness.controller_C - lesson.witness.glass_C, error_K: WITNESS_ERROR_K, age }] : []),
-      ...(cone ? [{ ...cone, age }] : []),
+    witnesses: teaching.flatMap(({ row: { lesson }, seen: { age = 0 }, cone }, of) => [
+      ...(lesson.witness ? [{ offset_K: lesson.witness.controller_C - lesson.witness.glass_C, error_K: WITNESS_ERROR_K, age, of }] : []),
+      ...(cone ? [{ ...cone, age, of }] : []),
     ]),
     lessons: known.map(({ row: { id: firingId, pieceName, firedAt, look, result, lesson }, seen, cone }) => ({
       ...{ firingId, pieceName, firedAt, look, result, lesson, cone_K: cone?.offset_K ?? null, measured: seen.reached_perPa !== undefined },
@@ -171,8 +174,8 @@ export function learnedFrom({ kilnId, kilnName, familyName, seen, lessons }: Evi
   return {
     ...{ kilnId, kilnName, familyName, firings: seen.length, offset_K: corrections.offset_K, workFactor: corrections.workFactor },
     ...{ looks, offset_sd_K, workFactor_sd_log, separated, drift },
-    line: line.flatMap(({ age, offset_K, sd_K }) => {
-      const firing = taught.find(({ at }) => at !== null && seen[at].age === age);
+    line: line.flatMap(({ at, offset_K, sd_K }) => {
+      const firing = taught.find((lesson) => lesson.at === at);
       return firing ? [{ firingId: firing.firingId, offset_K, sd_K }] : [];
     }),
     lessons: lessons.map(({ at, ...lesson }) => ({ ...lesson, without: at === null ? null : (without?.[at] ?? null) })),

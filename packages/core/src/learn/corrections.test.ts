@@ -371,11 +371,22 @@ describe('what each firing weighs', () => {
   const tacks = ladder({ offset_K: 0, workFactor: 1.3 }, RANGE, 760).map((one, age) => ({ ...one, look: 'tack' as const, age }));
 
   test('is what the rest would have taught, its own reading at the glass left out with it', () => {
-    const witnesses = [{ offset_K: 9, error_K: 3, age: 2 }];
+    const witnesses = [{ offset_K: 9, error_K: 3, age: 2, of: 2 }];
     const all = withoutEach(vft, tacks, witnesses);
     expect(all).toHaveLength(tacks.length);
     expect(all[2]).toEqual(learnCorrections(vft, [...tacks.slice(0, 2), ...tacks.slice(3)]).corrections);
     expect(all[1]).toEqual(learnCorrections(vft, [tacks[0], ...tacks.slice(2)], witnesses).corrections);
+  });
+
+  test('leaves the readings of other pieces of the same load where they are, in whatever order they were told', () => {
+    const load = tacks.map((one) => ({ ...one, age: 3 }));
+    const witnesses = [0, 2].map((of) => ({ offset_K: 9 - of, error_K: 3, age: 3, of }));
+    expect(withoutEach(vft, load, witnesses)[2]).toEqual(learnCorrections(vft, [...load.slice(0, 2), ...load.slice(3)], [witnesses[0]]).corrections);
+    const turned = withoutEach(vft, [...load].reverse(), [
+      { ...witnesses[1], of: load.length - 3 },
+      { ...witnesses[0], of: load.length - 1 },
+    ]);
+    expect(turned[load.length - 3].offset_K).toBeCloseTo(withoutEach(vft, load, witnesses)[2].offset_K, 9);
   });
 });
 
@@ -393,7 +404,7 @@ describe('an offset drawn over its firings', () => {
 
   test('rises where it rises, and stays where it stays', () => {
     const line = offsetLine(vft, fired(Array.from({ length: 30 }, (_, age) => (age < 12 ? 18 : -6))), factor);
-    expect(line[0].age).toBeGreaterThan(line[line.length - 1].age);
+    expect(line[0].at).toBeGreaterThan(line[line.length - 1].at);
     expect(line[line.length - 1].offset_K - line[5].offset_K).toBeGreaterThan(10);
     const level = offsetLine(vft, fired(new Array<number>(30).fill(0)), factor);
     expect(Math.max(...level.map(({ offset_K }) => Math.abs(offset_K)))).toBeLessThan(8);

@@ -59,7 +59,7 @@ export interface LookSeen {
   by?: HowFar;
   /** What is reckoned for what it was measured to have become, 1/Pa: that says more than how it looked. */
   reached_perPa?: number;
-  /** How many firings of this kiln came after it: what it says of the offset is so much older. None where left out. */
+  /** How many firings of this kiln came after it, those of one load alike: what it says of the offset is so much older. None where left out. */
   age?: number;
 }
 
@@ -71,6 +71,8 @@ export interface Witness {
   offset_K: number;
   error_K: number;
   age?: number;
+  /** The firing that it stood beside: its place among those that were seen. */
+  of?: number;
 }
 
 export interface Learnt {
@@ -336,8 +338,8 @@ function togetherOf(vft: Vft, seen: readonly LookSeen[], kelvinPerE: number): { 
 
 /** The offset of a kiln as one of its firings and those before it tell it. */
 export interface OffsetThen {
-  /** How many firings came after. */
-  age: number;
+  /** Its place among those that were seen. */
+  at: number;
   offset_K: number;
   sd_K: number;
 }
@@ -351,7 +353,7 @@ export function offsetLine(vft: Vft, seen: readonly LookSeen[], corrections: Cor
     const logFactor = ln(one.look === undefined ? corrections.workFactor : factorOf(corrections, one.look));
     return offsets.map((d) => ln(likelihood(d, logFactor)));
   });
-  const line = seen.map((one, i): OffsetThen | null => {
+  const line = seen.map((_, i): OffsetThen | null => {
     const some = log.slice(i, i + LATELY);
     if (some.length < BEFORE_AT_LEAST) return null;
     let [w, sum, squares] = [0, 0, 0];
@@ -362,7 +364,7 @@ export function offsetLine(vft: Vft, seen: readonly LookSeen[], corrections: Cor
       squares += weight * d * d;
     });
     const offset_K = sum / w;
-    return { age: one.age ?? i, offset_K, sd_K: Math.sqrt(squares / w - offset_K * offset_K) };
+    return { at: i, offset_K, sd_K: Math.sqrt(squares / w - offset_K * offset_K) };
   });
   return line.flatMap((one) => one ?? []).reverse();
 }
@@ -373,11 +375,11 @@ export interface Without {
   workFactor: number;
 }
 
-/** Of each firing that was seen, what the rest would have taught: its own reading at the glass goes with it, known by its age. */
+/** Of each firing that was seen, what the rest would have taught: its own readings at the glass go with it. */
 export const withoutEach = (vft: Vft, seen: readonly LookSeen[], witnesses: readonly Witness[] = []): Without[] =>
-  seen.map(({ age }, i) => {
-    const rest = seen.filter((_, at) => at !== i);
-    const told = age === undefined ? witnesses : witnesses.filter((one) => one.age !== age);
+  seen.map((_, i) => {
+    const rest = seen.filter((_one, at) => at !== i);
+    const told = witnesses.filter((one) => one.of !== i);
     return learnCorrections(vft, rest, told).corrections;
   });
 
