@@ -12,6 +12,7 @@ import { measureFirstView, measureTenYears } from './tenYears';
 import { fireStudios } from '../packages/core/src/learn/studios.testCases';
 import { againstPlainC, fieldsAgainstPlainC } from './plainC';
 import { measurePlan } from './plan';
+import { measureLoad } from './loads';
 import { secondOpinion } from './secondOpinion';
 import { allocatedPerStep, median, report, yardstick } from './measure';
 
@@ -159,6 +160,7 @@ function studios(): void {
 
 engine();
 cold();
+measureLoad();
 studios();
 fields();
 plainC();

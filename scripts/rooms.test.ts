@@ -29,7 +29,7 @@ const HOUSES = {
       'field',
       'learn',
     ],
-    ...['schedule', 'causes', 'practice', 'piece', 'contract', 'calculators', 'engine'],
+    ...['schedule', 'load', 'causes', 'practice', 'piece', 'contract', 'calculators', 'engine'],
   ],
   'apps/server/src': ['db', 'folder', 'store', 'compute', 'access', 'config', 'opening', 'backup', 'live', 'http', 'running', 'main'],
   'apps/web/src': [

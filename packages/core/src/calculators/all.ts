@@ -14,6 +14,7 @@ import { kilnFit } from './kilnFit';
 import { kilnTimes } from './kilnTimes';
 import { keySchedule } from './keyIn';
 import { ladder } from './ladder';
+import { composedLoad } from './load';
 import { nextAfter } from './nextFiring';
 import { polariser } from './polariser';
 import { QUANTITIES } from './quantities/all';
@@ -36,6 +37,7 @@ export const CALCULATORS = {
   polariser,
   simulate,
   compose: composeFiring,
+  load: composedLoad,
   check,
   evaluate: evaluateFiring,
   equalWork: sameWork,

@@ -4,7 +4,7 @@ import type { Face } from '../heat/exchange';
 import type { MeasuredCurve, SimulationInput } from '../heat/simulation';
 import type { Shape, StackLayer } from '../heat/stack';
 import type { KilnConstants } from '../kiln/kiln';
-import type { PurposefulSegment, Segment } from '../kiln/segment';
+import { ROLES, type PurposefulSegment, Segment } from '../kiln/segment';
 import { z } from 'zod';
 import { thickness } from './body';
 import { GlassInputSchema } from './glass';
@@ -78,7 +78,7 @@ export const SegmentSchema = schemaFor<Segment>()(
     .meta({ id: 'Segment' }),
 );
 
-export const RoleSchema = oneOf('Role', ['dry', 'burnOff', 'warmUp', 'climb', 'squeeze', 'settle', 'work', 'drop', 'firstCool', 'secondCool', 'lastCool']);
+export const RoleSchema = oneOf('Role', ROLES);
 
 export const PurposefulSegmentSchema = schemaFor<PurposefulSegment>()(SegmentSchema.extend({ role: RoleSchema }).meta({ id: 'PurposefulSegment' }));
 

@@ -7,7 +7,8 @@ export interface Segment {
 }
 
 /** What a segment is for, in the order a full fuse has them; climb: from where an empty item is past its slow range to the last stretch; settle: grains sink together before they are worked. */
-export type Role = 'dry' | 'burnOff' | 'warmUp' | 'climb' | 'squeeze' | 'settle' | 'work' | 'drop' | 'firstCool' | 'secondCool' | 'lastCool';
+export const ROLES = ['dry', 'burnOff', 'warmUp', 'climb', 'squeeze', 'settle', 'work', 'drop', 'firstCool', 'secondCool', 'lastCool'] as const;
+export type Role = (typeof ROLES)[number];
 
 export interface PurposefulSegment extends Segment {
   role: Role;

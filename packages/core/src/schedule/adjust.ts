@@ -14,6 +14,7 @@ import {
   SIMULATED_RESERVE,
   KILN_PACE_SHARE,
   LEAST_CLIMB_K,
+  LEAST_SECOND_COOL_K,
   SQUEEZE_BELOW_SEALING_K,
   WORK_CLEARANCE,
   evening,
@@ -30,9 +31,10 @@ import { steadyHeating } from '../kiln/kiln';
 import type { PurposefulSegment } from '../kiln/segment';
 import { coolPullReserve } from './uneven';
 
-const LEAST_SQUEEZE_S = 20 * 60;
+/** No squeeze is shorter, where no bare coating hurries it. */
+export const LEAST_SQUEEZE_S = 20 * 60;
 /** A squeeze that asks for longer is meant hotter: nobody waits for what a few degrees do. */
-const MOST_SQUEEZE_S = 60 * 60;
+export const MOST_SQUEEZE_S = 60 * 60;
 /** What a shorter hold would do is told badly where the glass lags far behind: the heat is moved by no more than this at once, K. */
 const MOST_SHIFT_K = 40;
 
@@ -165,9 +167,6 @@ function noFasterThanItFalls(firing: ResolvedFiring, segment: PurposefulSegment,
   return segment.rate_C_per_h === null || segment.rate_C_per_h <= falls ? segment : { ...segment, rate_C_per_h: niceRate(falls, keyedIn(firing)) };
 }
 
-/** The second cool is a way of its own, however far the first has to go on, K. */
-const LEAST_SECOND_COOL_K = 30;
-
 const belowTheFirst = (firing: ResolvedFiring, segment: PurposefulSegment, first: PurposefulSegment): PurposefulSegment => ({
   ...segment,
   target_C: Math.min(segment.target_C, targetsOf(firing).down(first.target_C - LEAST_SECOND_COOL_K)),
@@ -213,7 +212,8 @@ function coolerAndLonger(firing: ResolvedFiring, segment: PurposefulSegment, wor
 /** So many times what the body does on the whole is done by a face that leads far. */
 const LEADS_FAR = 1.5;
 
-function workHold(firing: ResolvedFiring, segment: PurposefulSegment, { work_perPa: work }: Evaluation): PurposefulSegment {
+/** The working hold, or where no usual one does it its heat, for the work that is aimed at. */
+export function workHold(firing: ResolvedFiring, segment: PurposefulSegment, { work_perPa: work }: Pick<Evaluation, 'work_perPa'>): PurposefulSegment {
   const { kiln, look } = firing;
   const vft = firing.viscosity;
   const wanted = valueOf(firing.work_perPa);

@@ -7,7 +7,7 @@
 import { resolved } from './resolved';
 import { simulationOf } from './simulationOf';
 import type { ResolvedFiring } from './resolvedFiring';
-import { rememberingSimulator } from '../heat/joints';
+import { type RememberingSimulator, rememberingSimulator } from '../heat/joints';
 import type { SimulationInput, SimulationResult } from '../heat/simulation';
 import { fullPowerHeating, settledCooling } from '../kiln/kiln';
 import { type Outcome, found, refused } from '../problem';
@@ -80,29 +80,66 @@ export function estimatedTop_C(asked: FiringCase): number | null {
 
 function composeAs(asked: ResolvedFiring, units: Units): Outcome<Composed> {
   const corrections = asked.corrections ?? NO_CORRECTIONS;
-  // Composed by what the glass feels; the targets are moved to what the controller reads at the end.
-  const firing: ResolvedFiring = { ...asked, corrections: { ...corrections, offset_K: 0 } };
+  const uncounted = composeUncounted({ ...asked, corrections: { ...corrections, offset_K: 0 } }, corrections.offset_K, units.temperature);
+  if (!uncounted.ok) return uncounted;
+  const { firing, simulate, ...composed } = uncounted.value;
+  const remarks: string[] = [];
+  const keyed = asKeyed(asked, firing, composed, simulate, units, remarks);
+  return found({ ...keyed, converged: keepsAll(keyed.evaluation), school: asked.school, remarks });
+}
+
+/** As the glass feels it, before a controller counts it. */
+export interface Uncounted extends Found {
+  /** What it was composed by. */
+  firing: ResolvedFiring;
+  simulate: RememberingSimulator;
+}
+
+/** Composes by what the glass feels; the targets are moved by offset_K, to what the controller reads, afterwards. */
+export function composeUncounted(firing: ResolvedFiring, offset_K: number, unit: TemperatureUnit): Outcome<Uncounted> {
   if (!firing.work_perPa.ok) return firing.work_perPa;
-  const coolless = neverCools(firing, units.temperature);
+  const coolless = neverCools(firing, unit);
   if (coolless) return coolless;
   const guess = closedForm(firing);
-  const impossible = kilnCannot(firing, guess, corrections.offset_K, units.temperature);
+  const impossible = kilnCannot(firing, guess, offset_K, unit);
   if (impossible) return impossible;
   const simulate = rememberingSimulator();
-  const roughly = ({ stress: _stress, ...input }: SimulationInput): SimulationResult =>
+  const composed = settled(guess, {
+    evaluate: (segments, fully) => evaluate(firing, segments, false, fully ? simulate : roughly(simulate)),
+    adjusted: (segments, evaluation) => adjusted(firing, segments, evaluation),
+    keepsAll,
+  });
+  return found({ ...composed, firing, simulate });
+}
+
+/** On a coarse mesh and without stress: for rounds that move figures by far more than that errs. */
+export const roughly =
+  (simulate: (input: SimulationInput) => SimulationResult) =>
+  ({ stress: _stress, ...input }: SimulationInput): SimulationResult =>
     simulate({ ...input, resolution: { glassIntervals: COARSE_INTERVALS } });
+
+/** What is asked of each round; E: what a schedule was judged to be. */
+interface Rounds<E> {
+  evaluate(segments: PurposefulSegment[], fully: boolean): E;
+  /** The next schedule to try, or null when there is nothing left to correct. */
+  adjusted(segments: PurposefulSegment[], evaluation: E): PurposefulSegment[] | null;
+  keepsAll(evaluation: E): boolean;
+}
+
+/** Corrects a guess until nothing is left to correct: roughly first, what stays in full. */
+export function settled<E>(guess: PurposefulSegment[], rounds: Rounds<E>): { segments: PurposefulSegment[]; evaluation: E; evaluations: number } {
   const tried = new Set<string>();
   let segments = guess;
   let evaluations = 0;
-  let evaluation: Evaluation;
+  let evaluation: E;
   /** The last that kept every limit in full: rounds that go in a circle end in it and not where they happen to stand. */
-  let kept: Pick<Composed, 'segments' | 'evaluation'> | null = null;
-  // The early rounds move figures by far more than a coarse mesh errs, and need no stress: what stays is judged, and the last word said, in full.
+  let kept: { segments: PurposefulSegment[]; evaluation: E } | null = null;
+  // The early rounds need no stress: what stays is judged, and the last word said, in full.
   for (let fully = false; ;) {
-    evaluation = evaluate(firing, segments, false, fully ? simulate : roughly);
+    evaluation = rounds.evaluate(segments, fully);
     evaluations += 1;
-    if (fully && keepsAll(evaluation)) kept = { segments, evaluation };
-    const next = evaluations < MOST_EVALUATIONS ? adjusted(firing, segments, evaluation) : null;
+    if (fully && rounds.keepsAll(evaluation)) kept = { segments, evaluation };
+    const next = evaluations < MOST_EVALUATIONS ? rounds.adjusted(segments, evaluation) : null;
     const again = next !== null && tried.has(JSON.stringify(next));
     if (next !== null && !again) {
       tried.add(JSON.stringify(next));
@@ -113,13 +150,11 @@ function composeAs(asked: ResolvedFiring, units: Units): Outcome<Composed> {
     fully = true;
     tried.clear();
   }
-  if (kept !== null && !keepsAll(evaluation)) ({ segments, evaluation } = kept);
-  const remarks: string[] = [];
-  const keyed = asKeyed(asked, firing, { segments, evaluation, evaluations }, simulate, units, remarks);
-  return found({ ...keyed, converged: keepsAll(keyed.evaluation), school: asked.school, remarks });
+  if (kept !== null && !rounds.keepsAll(evaluation)) ({ segments, evaluation } = kept);
+  return { segments, evaluation, evaluations };
 }
 
-const keepsAll = (judged: Evaluation): boolean => brokenOf(judged.readings).length === 0 && judged.simulation.stalled === null;
+export const keepsAll = (judged: Evaluation): boolean => brokenOf(judged.readings).length === 0 && judged.simulation.stalled === null;
 
 type Found = Pick<Composed, 'segments' | 'evaluation' | 'evaluations'>;
 
@@ -181,7 +216,8 @@ function composedEmpty(asked: ResolvedFiring, units: Units): Outcome<Composed> {
   return found({ ...keyed, converged: keepsAll(keyed.evaluation), school: asked.school, remarks });
 }
 
-const COOLS: Partial<Record<Role, true>> = { firstCool: true, secondCool: true, lastCool: true };
+/** A cool ends no hotter than it was found good. */
+export const COOLS: Partial<Record<Role, true>> = { firstCool: true, secondCool: true, lastCool: true };
 
 /** A kiln that loses less than this where its glass is annealed would not come down within a week. */
 const LEAST_COOLING_C_PER_H = 5;

@@ -46,6 +46,8 @@ export const SIMULATED_RESERVE = 1.1;
 export const KILN_PACE_SHARE = 0.9;
 /** Each climb is one of its own, however late the glass is past brittle. */
 export const LEAST_CLIMB_K = 15;
+/** The second cool is a way of its own, however far the first has to go on, K. */
+export const LEAST_SECOND_COOL_K = 30;
 /** Difference left by the drop, K: start of the equalising estimate. */
 export const DROP_LEAVES_K = 25;
 

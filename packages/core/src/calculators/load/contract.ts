@@ -1,0 +1,75 @@
+import { z } from 'zod';
+import { AskedFiringSchema } from '../../contract/firing';
+import { PurposefulSegmentSchema } from '../../contract/heat';
+import { UnitsSchema, count, figure, quantity, words } from '../../contract/quantity';
+import { EvaluationSchema } from '../../contract/results';
+import { LOAD_AT_MOST } from '../../load';
+import { TYPICAL_KILN } from '../../kiln/typical';
+import { SETUPS } from '../../schedule/setups';
+import { GLASS } from '../samples';
+
+export const summary = 'One schedule for all that is in a kiln together';
+
+export const request = z.strictObject({
+  entries: z
+    .array(
+      z.strictObject({
+        name: words('Name', 200),
+        firing: AskedFiringSchema.meta({ description: 'As it would be fired by itself; kiln and controller are the same for all' }),
+        hotter_K: quantity('Hotter than the rest', 'K', -60, 60)
+          .optional()
+          .meta({ description: 'By how much its place in the kiln is hotter than where the offset of the controller was told; negative: cooler' }),
+      }),
+    )
+    .min(1, { error: 'A load needs at least one piece.' })
+    .max(LOAD_AT_MOST, { error: `A load takes ${LOAD_AT_MOST} pieces at most.` }),
+  units: UnitsSchema.optional(),
+});
+
+const whose = (what: string) => count(`Index of the entry that sets ${what}; null where nobody stands out`).nullable();
+
+export const answer = z.object({
+  segments: z.array(PurposefulSegmentSchema.extend({ setBy: z.object({ rate: whose('the rate'), target: whose('the target'), hold: whose('the hold') }) })),
+  total_s: figure('s'),
+  entries: z.array(
+    z.object({
+      name: z.string(),
+      evaluation: EvaluationSchema.meta({ description: 'Of this piece, by its own simulation at its place' }),
+      alone: z.object({ segments: z.array(PurposefulSegmentSchema), total_s: figure('s') }).meta({ description: 'What it would have by itself' }),
+      hotter_K: figure('K', 'By how much hotter the working hold would have to be for it; negative: cooler; 0 where it is right'),
+      without_s: figure('s', 'About how much sooner the others could be opened without it'),
+      longer_s: figure('s', 'How much longer it is in the kiln than by itself'),
+      says: z.array(z.string()).meta({ description: 'Why it is not right in this load, and what it costs the others' }),
+    }),
+  ),
+  split: z
+    .object({ first: z.array(count()), second: z.array(count()), total_s: figure('s', 'About how long both take, one after the other') })
+    .nullable()
+    .meta({ description: 'Two loads instead, by index, where not all can be right in one, or where two are shorter' }),
+  converged: z.boolean().meta({ description: 'Whether every piece keeps every limit' }),
+  evaluations: count('Simulations of all together'),
+  remarks: z.array(z.string()),
+});
+
+const sheets = (sheets_: number, size_m: number) => ({
+  glasses: [GLASS],
+  layers: Array.from({ length: sheets_ }, () => ({ form: 'sheet' as const, glass: 0, thickness_m: 0.003 })),
+  footprint: { shape: 'rectangle' as const, width_m: size_m, length_m: size_m },
+});
+const on = { setup: SETUPS.bareShelf, kiln: TYPICAL_KILN, look: 'fullFuse' as const };
+
+export const cases = {
+  'A tile beside a plate of 12 mm': {
+    entries: [
+      { name: 'Tile', firing: { body: sheets(2, 0.1), ...on } },
+      { name: 'Plate', firing: { body: sheets(4, 0.25), ...on }, hotter_K: 4 },
+    ],
+  },
+  'A tack beside a full fuse, in °F': {
+    entries: [
+      { name: 'Tile', firing: { body: sheets(2, 0.1), ...on } },
+      { name: 'Tacked', firing: { body: sheets(2, 0.2), ...on, look: 'tack' as const } },
+    ],
+    units: { temperature: 'F' as const },
+  },
+} satisfies Record<string, z.input<typeof request>>;

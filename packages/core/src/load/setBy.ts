@@ -1,0 +1,48 @@
+/** Whose need sets each figure of a load's schedule, by what each body would have had by itself. */
+import type { PurposefulSegment } from '../kiln/segment';
+import { type Rows, isClimb, rateIn } from './merge';
+
+/** Which entry sets it; null where all of them ask for the same, or none of them for anything. */
+export interface SetBy {
+  rate: number | null;
+  target: number | null;
+  hold: number | null;
+}
+
+/** Closer figures are the same, as a share. */
+const ALIKE = 0.02;
+/** Closer targets are the same, K. */
+const ALIKE_K = 3;
+
+/** The one that stands out at the end that counts; null where nobody does. */
+function outstanding(values: readonly (number | null)[], end: 'least' | 'most', apart: (one: number, other: number) => boolean): number | null {
+  const told = values.flatMap((value, i) => (value === null ? [] : [{ value, i }]));
+  if (told.length === 0) return null;
+  const first = told.reduce((best, one) => ((end === 'least' ? one.value < best.value : one.value > best.value) ? one : best));
+  // Whoever has no such figure stands behind the one who has.
+  return told.length < values.length || told.some(({ value }) => apart(value, first.value)) ? first.i : null;
+}
+
+const byShare = (one: number, other: number): boolean => Math.abs(one - other) > ALIKE * Math.max(Math.abs(one), Math.abs(other));
+const byDegrees = (one: number, other: number): boolean => Math.abs(one - other) > ALIKE_K;
+
+/** windows: of the heat work that is right for each, over what it gets; the one that needs most sets the working hold. */
+export function setBy(segments: readonly PurposefulSegment[], rows: readonly Rows[], windows: readonly { least: number }[]): SetBy[] {
+  if (rows.length < 2) return segments.map(() => ({ rate: null, target: null, hold: null }));
+  return segments.map(({ role }) => {
+    const own = rows.map((one) => one.find((row) => row.role === role));
+    const rates = rows.map((one) => rateIn(one, role));
+    const rate = outstanding(rates, 'least', byShare);
+    if (role === 'work') {
+      const needs = outstanding(
+        windows.map(({ least }) => least),
+        'most',
+        byShare,
+      );
+      return { rate, target: needs, hold: needs };
+    }
+    const targets = own.map((row) => row?.target_C ?? null);
+    const holds = own.map((row) => (row && row.hold_s > 0 ? row.hold_s : null));
+    return { rate, target: outstanding(targets, isClimb(role) ? 'most' : 'least', byDegrees), hold: outstanding(holds, 'most', byShare) };
+  });
+}
