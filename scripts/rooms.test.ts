@@ -56,7 +56,7 @@ const HOUSES = {
       'reckon',
       'runsheet',
     ],
-    ...['files', 'keyin', 'notebook', 'given', 'bench', 'kiln', 'help', 'find', 'gallery', 'pages', 'workbench', 'app'],
+    ...['files', 'keyin', 'load', 'notebook', 'given', 'bench', 'kiln', 'help', 'find', 'gallery', 'pages', 'workbench', 'app'],
   ],
 } as const;
 

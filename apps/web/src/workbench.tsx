@@ -89,6 +89,7 @@ export const KeyInPage = page('KeyInPage');
 export const KilnPage = page('KilnPage');
 export const LabelPage = page('LabelPage');
 export const LearnedOf = page('LearnedOf', Nothing);
+export const LoadPage = page('LoadPage');
 export const NewPiecePage = page('NewPiecePage');
 export const NotebookPane = page('NotebookPane', Nothing);
 export const NextPage = page('NextPage');

@@ -32,6 +32,7 @@ export const AT = {
   saveSchedule: post('/api/pieces/:id/schedules'),
   versions: get('/api/pieces/:id/schedules'),
   alike: get('/api/schedules/:id/alike'),
+  forKiln: get('/api/for-kiln'),
   schedule: get('/api/schedules/:id'),
   nameSchedule: put('/api/schedules/:id/name'),
   firings: get('/api/firings'),

@@ -191,8 +191,21 @@ export const ScheduleVersionSchema = ScheduleSchema.pick({ id: true, name: true,
 export type ScheduleVersion = z.infer<typeof ScheduleVersionSchema>;
 
 /** Pieces that wait for the same kiln with the very same schedule: they can go into one load. */
-export const AlikeSchema = z.array(z.object({ pieceId: id, pieceName: z.string(), scheduleId: id })).meta({ id: 'Alike' });
+export const AlikeSchema = z
+  .array(z.object({ pieceId: id, pieceName: z.string(), scheduleId: id, broken: count('Limits that its schedule breaks') }))
+  .meta({ id: 'Alike' });
 export type Alike = z.infer<typeof AlikeSchema>[number];
+
+/** Pieces whose next firing is planned, with the kiln and the schedule that each has for itself. */
+export const ForKilnSchema = z
+  .array(
+    z.object({
+      ...{ pieceId: id, pieceName: z.string(), stepId: id, look: z.enum(LOOKS), kilnId: z.string(), scheduleId: id },
+      total_s: figure('s', 'By itself'),
+    }),
+  )
+  .meta({ id: 'ForKiln' });
+export type ForKiln = z.infer<typeof ForKilnSchema>[number];
 
 export const ScheduleNameSchema = z.strictObject({ name: scheduleName });
 

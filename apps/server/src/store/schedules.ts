@@ -3,9 +3,10 @@ import { hottestSegment } from '@torvin/core/heat';
 import type { PurposefulSegment } from '@torvin/core/kiln';
 import { snapshotOf, firingOf, firingsOf, withStep } from '@torvin/core/piece';
 import { ProblemError } from '@torvin/core/problem';
-import type { Evaluation } from '@torvin/core/schedule';
+import { type Evaluation, brokenOf } from '@torvin/core/schedule';
 import {
   type Alike,
+  type ForKiln,
   type NewSchedule,
   type Piece,
   type SavedSchedule,
@@ -150,9 +151,8 @@ export const rowsOf = (segments: readonly PurposefulSegment[]): string =>
 export function alikeOnes(db: Database, { id, pieceId, segments }: Schedule): Alike[] {
   const own = db.select({ kilnId: schedules.kilnId, work_C: schedules.work_C, work_s: schedules.work_s }).from(schedules).where(eq(schedules.id, id)).get();
   if (!own?.kilnId) return [];
-  const inUse = sql`exists (select 1 from json_each(${pieces.doc}, '$.journey') as step where json_extract(step.value, '$.scheduleId') = ${schedules.id})`;
   return db
-    .select({ pieceId: pieces.id, pieceName: pieces.name, scheduleId: schedules.id, segments: schedules.segments })
+    .select({ pieceId: pieces.id, pieceName: pieces.name, scheduleId: schedules.id, segments: schedules.segments, result: schedules.result })
     .from(schedules)
     .innerJoin(pieces, eq(schedules.pieceId, pieces.id))
     .where(
@@ -166,5 +166,26 @@ export function alikeOnes(db: Database, { id, pieceId, segments }: Schedule): Al
     .all()
     .filter((one) => rowsOf(one.segments) === rowsOf(segments))
     .slice(0, ALIKE_AT_MOST)
-    .map(({ segments: _rows, ...one }) => one);
+    .map(({ segments: _rows, result, ...one }) => ({ ...one, broken: brokenOf(result.readings).length }));
+}
+
+/** It stands in its piece's journey. */
+const inUse = sql`exists (select 1 from json_each(${pieces.doc}, '$.journey') as step where json_extract(step.value, '$.scheduleId') = ${schedules.id})`;
+
+const FOR_KILN_AT_MOST = 300;
+
+/** All pieces that wait for a kiln with a schedule of their own, by name. */
+export function forKiln(db: Database): ForKiln[] {
+  return db
+    .select({
+      ...{ pieceId: pieces.id, pieceName: pieces.name, stepId: schedules.stepId, look: schedules.look },
+      ...{ kilnId: schedules.kilnId, scheduleId: schedules.id, total_s: schedules.total_s },
+    })
+    .from(pieces)
+    .innerJoin(schedules, and(eq(schedules.pieceId, pieces.id), eq(schedules.stepId, pieces.waitsStepId)))
+    .where(and(isNull(pieces.deletedAt), eq(pieces.waits, 'kiln'), inUse))
+    .orderBy(asc(pieces.name), asc(pieces.id))
+    .limit(FOR_KILN_AT_MOST)
+    .all()
+    .flatMap(({ kilnId, ...one }) => (kilnId === null ? [] : [{ ...one, kilnId }]));
 }

@@ -17,6 +17,7 @@ const act = (id: string, { title, also }: { title: string; also: string }, go: A
 
 export const ALL_ACTS: readonly Act[] = [
   act('new-piece', ACTS.newPiece, '/pieces/new'),
+  act('load', ACTS.load, '/bench/load'),
   act('calculate', ACTS.calculate, () => openShared(RECKON)),
   ...SHELF_KINDS.filter((kind) => kindOf(kind).from === undefined).map((kind) =>
     act(`new-${kind}`, ACTS.newRecord(KINDS[kind].one), { pathname: '/shelves/[kind]/[id]', params: { kind, id: 'new' } }),

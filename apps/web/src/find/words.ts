@@ -19,6 +19,7 @@ export const FIND_WORDS = {
 /** Acts by what they are called, with other words that they are found by. */
 export const ACTS = {
   newPiece: { title: 'New piece', also: 'begin start add create design lay up' },
+  load: { title: 'Fire several pieces together', also: 'one load compose share kiln shelf what fits' },
   calculate: { title: 'Calculate', also: 'reckon how much mass weight strips blank convert units frit' },
   newRecord: (one: string): { title: string; also: string } => ({ title: `New ${one}`, also: 'add enter shelf' }),
   backup: { title: 'Back up', also: 'save copy download restore backup' },

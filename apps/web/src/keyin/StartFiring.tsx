@@ -5,7 +5,7 @@
 import { untoldBefore, untoldWords } from '@torvin/core/piece';
 import { momentsOf } from '@torvin/core/schedule';
 import { type Alike, type NewFiring, type Piece, type Schedule, type Shelves, type Step, inTheWay } from '@torvin/schema';
-import { useRouter } from 'expo-router';
+import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuid } from 'uuid';
@@ -60,7 +60,10 @@ export function StartFiring({ piece, step, schedule, shelves, unticked, slips, m
   const time = useStartTime(schedule, mostDelay_s);
   const { planned, at } = time;
   const alike = useAlike(schedule.id).data ?? [];
-  const [together, setTogether] = useState<readonly string[]>([]);
+  // Chosen on the page of the load; what is no longer alike is not taken along.
+  const { together: named = '' } = useLocalSearchParams<{ together?: string }>();
+  const [chosen, setTogether] = useState<readonly string[]>(() => named.split(','));
+  const together = alike.filter(({ pieceId }) => chosen.includes(pieceId));
   const [asking, setAsking] = useState(false);
   const now = useNow();
   const length_ms = schedule.result.simulation.total_s * 1000;
@@ -73,6 +76,7 @@ export function StartFiring({ piece, step, schedule, shelves, unticked, slips, m
     ...(unticked > 0 ? [START_FIRING.rowsNotTicked(unticked)] : []),
     ...(slips ? [START_FIRING.controllerShowsMend(slips)] : []),
     ...(broken > 0 ? [START_FIRING.theScheduleBreaks(broken)] : []),
+    ...together.flatMap(({ pieceName, broken: ofIt }) => (ofIt > 0 ? [START_FIRING.itBreaksFor(pieceName, ofIt)] : [])),
     ...standing,
     ...(untold === '' ? [] : [untold]),
   ];
@@ -87,8 +91,7 @@ export function StartFiring({ piece, step, schedule, shelves, unticked, slips, m
     record.save(firing, {
       then() {
         // The others go into the load that is there by then.
-        for (const { pieceId, scheduleId } of alike.filter((one) => together.includes(one.pieceId)))
-          outbox.put('recordFiring', { id: uuid(), pieceId, scheduleId, asItIs: false, ...load });
+        for (const { pieceId, scheduleId } of together) outbox.put('recordFiring', { id: uuid(), pieceId, scheduleId, asItIs: false, ...load });
         onStarted();
         router.replace('/bench');
       },
@@ -100,7 +103,7 @@ export function StartFiring({ piece, step, schedule, shelves, unticked, slips, m
     <View style={{ gap: space.small }}>
       <StartTime time={time} />
       {other && <KilnInUse load={other} piece={piece} step={step} schedule={schedule} shelves={shelves} onPlan={(free) => time.planAt(free.until)} />}
-      {alike.length > 0 && <Together alike={alike} chosen={together} onChange={setTogether} />}
+      {alike.length > 0 && <Together alike={alike} chosen={together.map(({ pieceId }) => pieceId)} onChange={setTogether} />}
       {record.refusal && (
         <Notice tone="warn" testID="start-refused">
           {record.refusal.problem.message}

@@ -1,16 +1,15 @@
 /** Joining a load: its rows judged for this piece, kept as a version of this piece's, then put in with what is there. */
 import { hottestSegment } from '@torvin/core/heat';
-import { fitBefore, fitWarnings, standingWarnings, untoldBefore, untoldWords } from '@torvin/core/piece';
+import { standingWarnings } from '@torvin/core/piece';
 import { brokenOf, brokenSentence } from '@torvin/core/schedule';
 import { type LoadAhead, type Piece, type Schedule, type Shelves, type Step, asks } from '@torvin/schema';
 import { useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import { call } from '@/outside/client';
 import { useUnits } from '@/data/FormUnits';
-import { compute } from '@/engine/client';
 import { useSave } from '@/outbox/useOutbox';
 import { type Given, useGivenSchedule } from '@/planner/useGivenSchedule';
-import { engineQuestion } from '@/planner/useStepPage';
+import { standingOfPiece } from '@/planner/standingOfPiece';
 
 interface Judged extends Given {
   /** What breaks, in sentences. */
@@ -26,18 +25,6 @@ export function useJoinLoad(piece: Piece, step: Step, schedule: Schedule, shelve
   const record = useSave('recordFiring');
   const [judged, setJudged] = useState<Judged | null>(null);
 
-  /** Glasses that do not fit, and hands' work not told as done: whatever rows are fired. */
-  async function standingOfPiece(): Promise<string[]> {
-    const asked = fitBefore(piece.doc, step, shelves);
-    const fit = asked && (await compute('fit', engineQuestion(asked)));
-    const { journey } = piece.doc;
-    const untold = untoldWords(
-      journey,
-      untoldBefore(journey, step.id, (one) => piece.fired[one] !== undefined),
-    );
-    return [...(asked && fit?.ok ? fitWarnings(asked, fit.value, shelves, units) : []), ...(untold === '' ? [] : [untold])];
-  }
-
   async function judge(load: LoadAhead): Promise<void> {
     const found = await given.judge(async () => (await call(asks.schedule, { id: load.entries[0].scheduleId })).segments);
     if (!found) return;
@@ -47,7 +34,7 @@ export function useJoinLoad(piece: Piece, step: Step, schedule: Schedule, shelve
     setJudged({
       ...found,
       broken: brokenOf(evaluation.readings).map((reading) => brokenSentence(reading, units, look)),
-      standing: [...standingWarnings(piece.doc, step, shelves, units, by), ...(await standingOfPiece())],
+      standing: [...standingWarnings(piece.doc, step, shelves, units, by), ...(await standingOfPiece(piece, step, shelves, units))],
     });
   }
 

@@ -123,6 +123,7 @@ export const START_FIRING = {
   rowsNotTicked: (unticked: number): string => `${unticked} of the rows ${unticked === 1 ? 'is' : 'are'} not ticked.`,
   controllerShowsMend: (slips: number): string =>
     `The controller shows ${slips === 1 ? 'a slip' : `${slips} slips`}: mend ${slips === 1 ? 'it' : 'them'} and read back again.`,
+  itBreaksFor: (name: string, broken: number): string => `For ${name} it breaks ${broken === 1 ? 'a limit' : `${broken} limits`}.`,
   theScheduleBreaks: (broken: number): string => `The schedule breaks ${broken === 1 ? 'a limit' : `${broken} limits`}.`,
   startAllSame: 'Start all the same',
   setPutBench: 'It is set: put it on the Bench',

@@ -23,6 +23,7 @@ export const keys = {
   /** Those that are ahead; of one: also once it has been told of. */
   loads: ['loads'],
   load: (id: string) => ['loads', id],
+  forKiln: ['loads', 'for-kiln'],
   reckonings: ['reckonings'],
   madeUses: ['madeUses'],
   /** Of the firings, and of the coats on the shelf. */

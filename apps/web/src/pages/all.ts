@@ -18,6 +18,7 @@ export { KeyInPage } from './KeyInPage';
 export { KilnPage } from './KilnPage';
 export { LabelPage } from './LabelPage';
 export { LearnedOf } from '@/bench/LearnedOf';
+export { LoadPage } from './LoadPage';
 export { NewPiecePage } from './NewPiecePage';
 export { NextPage } from './NextPage';
 export { NotebookPage } from './NotebookPage';

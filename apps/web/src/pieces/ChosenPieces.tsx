@@ -1,6 +1,7 @@
 /** Several pieces at once: archived or restored, tagged, written into one file. */
 import { fileName } from '@torvin/core/units';
 import { type Filing, PIECES_FILE_FORMAT, type PieceRow, asks } from '@torvin/schema';
+import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useOutbox } from '@/outbox/useOutbox';
@@ -12,6 +13,7 @@ import { Field } from '@/ui/Field';
 import { Notice } from '@/ui/Notice';
 import { countWords } from '@/ui/countWords';
 import { download } from '@/ui/download';
+import { loadHref } from '@/ui/hrefs';
 import { offerBack } from '@/ui/takeBack';
 import type { Chosen } from '@/ui/useChosen';
 import { faultOf, tagsOf } from './FilePiece';
@@ -25,6 +27,7 @@ export interface ChosenPiecesProps {
 
 export function ChosenPieces({ chosen, shown }: ChosenPiecesProps) {
   const outbox = useOutbox();
+  const router = useRouter();
   const [tag, setTag] = useState<string | null>(null);
   const [fault, setFault] = useState<string | null>(null);
   // As they stand by now: somebody may have filed one since it was chosen.
@@ -72,6 +75,7 @@ export function ChosenPieces({ chosen, shown }: ChosenPiecesProps) {
       <Action kind="second" title={areAway ? WORDS.restore : CHOSEN_PIECES.archive} disabled={none} testID="chosen-archive" onPress={archive} />
       <Action kind="second" title={CHOSEN_PIECES.tag} disabled={none} testID="chosen-tag" onPress={() => setTag(tag === null ? '' : null)} />
       <Action kind="second" title={CHOSEN_PIECES.export} disabled={none} testID="chosen-export" onPress={() => void write()} />
+      <Action kind="second" title={CHOSEN_PIECES.fire} disabled={none} testID="chosen-fire" onPress={() => router.push(loadHref(items.map(({ id }) => id)))} />
       {tag !== null && (
         <View style={{ width: '100%', gap: space.small, alignItems: 'flex-start' }}>
           <View style={{ width: '100%' }}>

@@ -148,6 +148,7 @@ export const PIECES_PANE = {
 } as const;
 
 export const CHOSEN_PIECES = {
+  fire: 'Fire together',
   archive: 'Archive',
   tag: 'Tag',
   export: 'Export',

@@ -10,7 +10,10 @@ import { useSchedule } from '@/data/pieces';
 import { usePlanFiring } from '@/planner/usePlanFiring';
 import { space } from '@/theme/theme';
 import { Fold } from '@/ui/Fold';
+import { LinkRow } from '@/ui/LinkRow';
 import { Notice } from '@/ui/Notice';
+import { Words } from '@/ui/Words';
+import { loadHref } from '@/ui/hrefs';
 import { ComparedPanel } from './ComparedPanel';
 import { EqualWorkPanel } from './EqualWorkPanel';
 import { PolariserPanel } from './PolariserPanel';
@@ -90,6 +93,18 @@ export function RunPanels({ piece, step, schedule, shelves, sheet, unit, start, 
                 <Fold title={RUN_PANELS.sameWorkOther} about={RUN_PANELS.moveTemperatureHold} testID="equal">
                   {() => <EqualWorkPanel firing={firing} segments={segments} evaluation={evaluation} unit={unit} onTake={sheet.keep} />}
                 </Fold>
+              )}
+              {bare === null && (
+                <LinkRow href={loadHref([piece.id])} listed={false} testID="with-others">
+                  <View style={{ flex: 1 }}>
+                    <Words bold tone="touch">
+                      {RUN_PANELS.together}
+                    </Words>
+                    <Words size="label" tone="muted">
+                      {RUN_PANELS.oneSchedule}
+                    </Words>
+                  </View>
+                </LinkRow>
               )}
             </View>
           )}

@@ -183,6 +183,8 @@ export const RUN_PANELS = {
   alternatives: 'Alternatives',
   schoolsSetUps: 'schools, set-ups, another heat',
   hotterOrCooler: 'hotter or cooler',
+  together: 'With others in the kiln',
+  oneSchedule: 'one schedule for all of a load',
   schools: 'Schools',
   hotterCoolerWhat: (bare: boolean): string => `hotter or cooler${bare ? ', soak high or low' : ''}: what each costs here`,
   setUps: 'Set-ups',

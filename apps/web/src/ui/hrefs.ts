@@ -6,6 +6,9 @@ export const runHref = (pieceId: string, stepId: string, page: 'run' | 'key-in' 
 export const planHref = (pieceId: string, { step, place }: { step?: string; place?: number } = {}) =>
   `/pieces/${pieceId}/fire${step !== undefined ? `?step=${step}` : place !== undefined ? `?place=${place}` : ''}` as const;
 
+/** Where several pieces are put into one load. */
+export const loadHref = (pieceIds: readonly string[]) => `/bench/load?with=${pieceIds.join(',')}` as const;
+
 /** Where a coat is told of anew: on the same place, of the same release. */
 export const recoatHref = (formId: string, { zone = '', releaseId = '' }: { zone?: string; releaseId?: string } = {}) =>
   `/shelves/coated/new?on=${formId}&of=${releaseId}&zone=${encodeURIComponent(zone)}` as const;

@@ -1,5 +1,5 @@
 /** Whose need sets each figure of a load's schedule, by what each body would have had by itself. */
-import type { PurposefulSegment } from '../kiln/segment';
+import type { PurposefulSegment, Role } from '../kiln/segment';
 import { type Rows, isClimb, rateIn } from './merge';
 
 /** Which entry sets it; null where all of them ask for the same, or none of them for anything. */
@@ -26,6 +26,8 @@ function outstanding(values: readonly (number | null)[], end: 'least' | 'most', 
 const byShare = (one: number, other: number): boolean => Math.abs(one - other) > ALIKE * Math.max(Math.abs(one), Math.abs(other));
 const byDegrees = (one: number, other: number): boolean => Math.abs(one - other) > ALIKE_K;
 
+const FOLLOWS: Partial<Record<Role, true>> = { burnOff: true, warmUp: true, firstCool: true, secondCool: true };
+
 /** windows: of the heat work that is right for each, over what it gets; the one that needs most sets the working hold. */
 export function setBy(segments: readonly PurposefulSegment[], rows: readonly Rows[], windows: readonly { least: number }[]): SetBy[] {
   if (rows.length < 2) return segments.map(() => ({ rate: null, target: null, hold: null }));
@@ -41,7 +43,8 @@ export function setBy(segments: readonly PurposefulSegment[], rows: readonly Row
       );
       return { rate, target: needs, hold: needs };
     }
-    const targets = own.map((row) => row?.target_C ?? null);
+    // How far a way at a pace goes on follows from the pace.
+    const targets = FOLLOWS[role] ? [] : own.map((row) => row?.target_C ?? null);
     const holds = own.map((row) => (row && row.hold_s > 0 ? row.hold_s : null));
     return { rate, target: outstanding(targets, isClimb(role) ? 'most' : 'least', byDegrees), hold: outstanding(holds, 'most', byShare) };
   });

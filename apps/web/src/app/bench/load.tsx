@@ -1,0 +1,1 @@
+export { LoadPage as default } from '@/workbench';

@@ -1,0 +1,303 @@
+/** Several pieces, one kiln: what goes in together, one schedule for all, who sets it, and how each fares in it. */
+import type { Answered } from '@torvin/core/engine';
+import { LOOK_NAMES } from '@torvin/core/look';
+import type { PurposefulSegment } from '@torvin/core/kiln';
+import { ROLE_NAMES, type Reading, marginOf, readingPhrase } from '@torvin/core/schedule';
+import { type Units, formatDuration, formatRate, formatTemperature, text } from '@torvin/core/units';
+import { type ForKiln, type Shelves } from '@torvin/schema';
+import { useRouter } from 'expo-router';
+import { useMemo, useState } from 'react';
+import { View } from 'react-native';
+import { useUnits } from '@/data/FormUnits';
+import { useComputed } from '@/engine/useComputed';
+import { useTheme } from '@/theme/ThemeContext';
+import { space } from '@/theme/theme';
+import { Action } from '@/ui/Action';
+import { Choice } from '@/ui/Choice';
+import { ChooseRow } from '@/ui/ChooseRow';
+import { Fold } from '@/ui/Fold';
+import { Notice } from '@/ui/Notice';
+import { Screen } from '@/ui/Screen';
+import { Words } from '@/ui/Words';
+import { runHref } from '@/ui/hrefs';
+import { WORDS } from '@/ui/said';
+import { isWide, useLayout } from '@/ui/useWidth';
+import { useLoadCases } from './useLoadCases';
+import { useLoadSchedule } from './useLoadSchedule';
+import { LOAD } from './words';
+
+type Load = Answered<'load'>;
+
+/** Less than so much longer is not worth a word, s. */
+const LONGER_FROM_S = 900;
+
+export interface LoadScreenProps {
+  waiting: readonly ForKiln[];
+  shelves: Shelves;
+  /** Chosen before, by another page. */
+  withPieces: readonly string[];
+}
+
+export function LoadScreen({ waiting, shelves, withPieces }: LoadScreenProps) {
+  const units = useUnits();
+  const router = useRouter();
+  const wide = isWide(useLayout());
+  const kilns = shelves.kilns.filter(({ id }) => waiting.some(({ kilnId }) => kilnId === id));
+  const named = waiting.find(({ pieceId }) => withPieces.includes(pieceId));
+  const [kilnId, setKilnId] = useState(named?.kilnId ?? mostWaited(waiting));
+  const [ids, setIds] = useState<readonly string[]>(withPieces);
+  const here = waiting.filter((one) => one.kilnId === kilnId);
+  const chosen = here.filter(({ pieceId }) => ids.includes(pieceId));
+  const { cases, problem } = useLoadCases(chosen, shelves);
+  const asked = useMemo(
+    () => (cases && cases.length > 1 ? { entries: cases.map(({ waits, snapshot }) => ({ name: waits.pieceName, firing: snapshot.firing })), units } : null),
+    [cases, units],
+  );
+  const computed = useComputed('load', asked);
+  const keeping = useLoadSchedule();
+  const isOf = (load: Load): boolean => load.entries.length === chosen.length && cases !== null && cases.length === chosen.length && !computed.stale;
+  const load = computed.value && isOf(computed.value) && chosen.length > 1 ? computed.value : null;
+  const wrong = problem ?? (chosen.length > 1 ? computed.problem : null) ?? keeping.problem;
+  const outOfPlace = wrong === null ? undefined : chosen[Number(/^entries\.(\d+)/.exec(wrong.path)?.[1] ?? NaN)];
+  const toggle = ({ pieceId }: ForKiln): void => setIds(ids.includes(pieceId) ? ids.filter((id) => id !== pieceId) : [...ids, pieceId]);
+  const take = (some: readonly number[]): void => setIds(some.map((i) => chosen[i].pieceId));
+
+  async function use(): Promise<void> {
+    if (!load || !cases || !(await keeping.keep(cases, load))) return;
+    const [first, ...others] = cases;
+    const together = others.map(({ piece }) => piece.id).join(',');
+    router.push(`${runHref(first.piece.id, first.step.id, 'key-in')}&together=${together}`);
+  }
+
+  return (
+    <Screen title={LOAD.title} subtitle={kilns.find(({ id }) => id === kilnId)?.name} back={{ title: LOAD.bench, href: '/bench' }}>
+      {waiting.length === 0 && (
+        <Notice tone="plain" actions={<Action title={LOAD.planFirst} testID="load-new-piece" onPress={() => router.push('/pieces/new')} />}>
+          {LOAD.nothingWaits}
+        </Notice>
+      )}
+      <View style={wide ? { flexDirection: 'row', gap: space.huge } : { gap: space.large }}>
+        <View style={wide ? { flex: 1, minWidth: 0 } : undefined}>
+          {kilns.length > 1 && (
+            <Choice
+              label={LOAD.kiln}
+              value={kilnId}
+              options={kilns.map(({ id, name }) => ({ value: id, title: name }))}
+              onChange={setKilnId}
+              testID="load-kiln"
+            />
+          )}
+          {here.length > 0 && (
+            <Words size="title" bold role="heading" aria-level={2}>
+              {LOAD.whatGoes}
+            </Words>
+          )}
+          <View role="group" aria-label={LOAD.whatGoes} style={{ marginTop: space.small }}>
+            {here.map((one) => {
+              const at = chosen.indexOf(one);
+              return (
+                <Entry
+                  key={one.pieceId}
+                  waits={one}
+                  on={at >= 0}
+                  fares={at >= 0 && load ? load.entries[at] : null}
+                  standing={at >= 0 && load ? (cases?.[at].standing ?? []) : []}
+                  onPress={() => toggle(one)}
+                />
+              );
+            })}
+          </View>
+        </View>
+        <View style={{ gap: space.medium, ...(wide ? { flex: 1, minWidth: 0 } : {}) }} testID="load-result">
+          {here.length > 0 && chosen.length < 2 && <Words tone="muted">{LOAD.chooseTwo}</Words>}
+          {wrong && (
+            <Notice
+              tone="warn"
+              testID="load-refused"
+              actions={outOfPlace && <Action kind="second" title={LOAD.takeOut(outOfPlace.pieceName)} testID="load-take-out" onPress={() => toggle(outOfPlace)} />}
+            >
+              {wrong.message}
+            </Notice>
+          )}
+          {chosen.length > 1 && !load && !wrong && <Words tone="muted">{WORDS.calculating}</Words>}
+          {load && (
+            <>
+              <Verdict load={load} names={chosen.map(({ pieceName }) => pieceName)} onTake={take} />
+              <Rows load={load} names={chosen.map(({ pieceName }) => pieceName)} units={units} />
+              <Action
+                kind={load.converged ? 'main' : 'second'}
+                title={keeping.saving ? LOAD.using : load.converged ? LOAD.forEach(chosen.length) : LOAD.allTheSame(chosen.length)}
+                disabled={keeping.saving}
+                testID="load-use"
+                onPress={() => void use()}
+              />
+              <Fold title={LOAD.needs} about={LOAD.needsAbout} testID="load-needs">
+                {() => <Needs load={load} units={units} />}
+              </Fold>
+            </>
+          )}
+        </View>
+      </View>
+    </Screen>
+  );
+}
+
+/** The kiln that the most of them wait for. */
+function mostWaited(waiting: readonly ForKiln[]): string {
+  const counts = new Map<string, number>();
+  for (const { kilnId } of waiting) counts.set(kilnId, (counts.get(kilnId) ?? 0) + 1);
+  return [...counts].reduce((most, one) => (one[1] > most[1] ? one : most), ['', 0])[0];
+}
+
+interface EntryProps {
+  waits: ForKiln;
+  on: boolean;
+  fares: Load['entries'][number] | null;
+  standing: readonly string[];
+  onPress(): void;
+}
+
+function Entry({ waits: { pieceId, pieceName, look, total_s }, on, fares, standing, onPress }: EntryProps) {
+  const isRight = fares !== null && fares.evaluation.readings.every(({ ok }) => ok);
+  const longer = fares !== null && fares.longer_s >= LONGER_FROM_S ? text(formatDuration(fares.longer_s)) : null;
+  const alone = LOAD.alone(LOOK_NAMES[look], text(formatDuration(fares?.alone.total_s ?? total_s)));
+  return (
+    <ChooseRow on={on} name={`${pieceName}, ${alone}`} onPress={onPress} inset={0} testID={`load-piece-${pieceId}`}>
+      <View style={{ flex: 1 }}>
+        <Words bold>{pieceName}</Words>
+        <Words size="label" tone="muted">
+          {alone}
+        </Words>
+        {fares && (
+          <Words size="label" tone={isRight ? 'muted' : 'warn'} testID={`load-fares-${pieceId}`}>
+            {[...(isRight ? [LOAD.right(longer)] : []), ...fares.says].join(' ')}
+          </Words>
+        )}
+        {standing.length > 0 && (
+          <Words size="label" tone="warn">
+            {standing.join(' ')}
+          </Words>
+        )}
+      </View>
+    </ChooseRow>
+  );
+}
+
+function Verdict({ load, names, onTake }: { load: Load; names: readonly string[]; onTake(some: readonly number[]): void }) {
+  const { converged, split, total_s, entries } = load;
+  const hours = (seconds: number): string => text(formatDuration(seconds));
+  const sum_s = entries.reduce((sum, { alone }) => sum + alone.total_s, 0);
+  const called = (some: readonly number[]): string => some.map((i) => names[i]).join(', ');
+  return (
+    <View style={{ gap: space.small }}>
+      <View>
+        <Words size="title" bold testID="load-hours">
+          {LOAD.forAll(hours(total_s))}
+        </Words>
+        <Words size="label" tone="muted">
+          {LOAD.insteadOf(hours(sum_s))}
+        </Words>
+      </View>
+      {converged && <Words testID="load-keeps">{LOAD.keepsAll}</Words>}
+      {(!converged || split) && (
+        <Notice
+          tone={converged ? 'plain' : 'warn'}
+          testID="load-split"
+          actions={
+            split && (
+              <>
+                <Action kind="second" title={LOAD.takeFirst} testID="load-take-first" onPress={() => onTake(split.first)} />
+                <Action kind="second" title={LOAD.takeSecond} testID="load-take-second" onPress={() => onTake(split.second)} />
+              </>
+            )
+          }
+        >
+          {[
+            converged ? LOAD.shorterInTwo : LOAD.notAll,
+            split ? LOAD.inTwo(called(split.first), called(split.second), hours(Math.round(split.total_s / 1800) * 1800)) : LOAD.notInTwo,
+          ].join(' ')}
+        </Notice>
+      )}
+      {load.remarks.length > 0 && <Words tone="muted">{load.remarks.join(' ')}</Words>}
+    </View>
+  );
+}
+
+/** As it would be fired by itself, and what of its limits it comes nearest to in this load. */
+function Needs({ load: { entries }, units }: { load: Load; units: Units }) {
+  return (
+    <View style={{ gap: space.medium }}>
+      {entries.map(({ name, alone, evaluation }, i) => {
+        const nearest = nearestReading(evaluation);
+        return (
+          <View key={i} testID={`load-alone-${i}`}>
+            <Words bold>{name}</Words>
+            {alone.segments.map((segment, at) => (
+              <Words key={at} size="label">
+                {LOAD.row(ROLE_NAMES[segment.role], rowFigures(segment, units))}
+              </Words>
+            ))}
+            {nearest && (
+              <Words size="label" tone="muted">
+                {LOAD.nearest(readingPhrase(nearest, units))}
+              </Words>
+            )}
+          </View>
+        );
+      })}
+    </View>
+  );
+}
+
+/** Of all its readings the one that leaves it the least room. */
+function nearestReading({ readings }: Load['entries'][number]['evaluation']): Reading | null {
+  const judging = readings.filter(({ note, limit }) => !note && limit !== 'kilnPace');
+  return judging.length === 0 ? null : judging.reduce((least, one) => (marginOf(one) < marginOf(least) ? one : least));
+}
+
+function rowFigures({ rate_C_per_h, target_C, hold_s }: PurposefulSegment, { temperature }: Units): string {
+  const rate = rate_C_per_h === null ? LOAD.fullSpeed : LOAD.rate(text(formatRate(rate_C_per_h, temperature)));
+  return `${rate} ${text(formatTemperature(target_C, temperature))}${hold_s > 0 ? LOAD.hold(text(formatDuration(hold_s))) : ''}`;
+}
+
+function Rows({ load, names, units }: { load: Load; names: readonly string[]; units: Units }) {
+  const { colours } = useTheme();
+  return (
+    <View>
+      <Words size="title" bold role="heading" aria-level={2}>
+        {LOAD.schedule}
+      </Words>
+      <View role="list" style={{ marginTop: space.small }}>
+        {load.segments.map((segment, i) => {
+          const set = setWords(segment.setBy, names);
+          return (
+            <View key={i} role="listitem" testID={`load-row-${i}`} style={{ borderTopWidth: 1, borderColor: colours.line, paddingVertical: space.small }}>
+              <View style={{ flexDirection: 'row', gap: space.medium }}>
+                <View style={{ width: ROLE_WIDTH }}>
+                  <Words bold>{ROLE_NAMES[segment.role]}</Words>
+                </View>
+                <View style={{ flex: 1 }}>
+                  <Words>{rowFigures(segment, units)}</Words>
+                  {set !== '' && (
+                    <Words size="label" tone="muted">
+                      {set}
+                    </Words>
+                  )}
+                </View>
+              </View>
+            </View>
+          );
+        })}
+      </View>
+    </View>
+  );
+}
+const ROLE_WIDTH = 104;
+
+/** 'Plate sets the rate and hold. Tile sets the temperature.'; '' where nobody stands out. */
+function setWords(setBy: Load['segments'][number]['setBy'], names: readonly string[]): string {
+  const by = [...new Set(FIGURES.flatMap((figure) => setBy[figure] ?? []))];
+  const whatOf = (i: number): string[] => FIGURES.filter((figure) => setBy[figure] === i).map((figure) => LOAD.figures[figure]);
+  return by.map((i) => `${LOAD.sets(names[i], LOAD.list(whatOf(i)))}.`).join(' ');
+}
+const FIGURES = ['rate', 'target', 'hold'] as const;

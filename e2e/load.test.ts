@@ -1,0 +1,89 @@
+/** Several pieces, one kiln: put together, judged, parted, given one schedule, keyed in and started. */
+import type { ForKiln, Load, LoadDetail } from '@torvin/schema';
+import { setting } from './setting';
+import { beginPiece, planFiring, scheduleAt } from './states';
+import { PHONE, Visitor, WIDE } from './visitor';
+
+const here = setting();
+const { studio } = here;
+let me: Visitor;
+beforeEach(async () => {
+  me = await Visitor.open(here.browser, PHONE);
+});
+afterEach(() => me.leave());
+
+const get = async <T>(path: string): Promise<T> => (await (await fetch(`${studio.address}${path}`)).json()) as T;
+const KILN = { kilnId: 'tall-kiln' };
+
+test('five pieces: one is damp and taken out, one of another heat is left for a second load, three are keyed in and started together', async () => {
+  const tile = await beginPiece(studio.address, 'Tile of five', { width: '100', length: '100' }, 'clear-90');
+  const like = await beginPiece(studio.address, 'Like tile of five', { width: '100', length: '100' }, 'clear-90');
+  const plate = await beginPiece(studio.address, 'Wide tile of five', { width: '250', length: '250' }, 'clear-90');
+  const damp = await beginPiece(studio.address, 'Damp one of five', { width: '100', length: '100' }, 'clear-90');
+  const low = await beginPiece(studio.address, 'Low one of five', { width: '100', length: '100' }, 'clear-90');
+  const stepId = await planFiring(studio.address, tile, 'fullFuse', KILN);
+  await planFiring(studio.address, like, 'fullFuse', KILN);
+  await planFiring(studio.address, plate, 'fullFuse', KILN);
+  await planFiring(studio.address, damp, 'fullFuse', { ...KILN, wet: 'damp' });
+  await planFiring(studio.address, low, 'firePolish', KILN);
+  const alone = await scheduleAt(studio.address, tile);
+
+  await me.page.goto(`${studio.address}/pieces/${tile}/run?step=${stepId}`);
+  await me.press('fold-alternatives');
+  await me.press('with-others');
+  await me.sees('load-result', /^Choose two or more/);
+  for (const id of [like, plate, damp]) await me.press(`load-piece-${id}`);
+  await me.sees('load-refused', /^Damp one of five is damp\. Its water goes onto the glass beside it; dry it first, or fire it alone\./);
+  await me.expectSound('a load that is refused', { withAxe: true });
+  await me.press('load-take-out');
+  await me.sees('load-keeps', /Every piece keeps every limit/);
+  await me.sees(`load-fares-${plate}`, /^Right in this load\./);
+  await me.sees('load-row-0', /Wide tile of five sets the rate/);
+
+  await me.press(`load-piece-${low}`);
+  await me.sees('load-split', /^Not all of them can be right in one load\. Two loads: Low one of five; then Like tile of five, Tile of five, Wide tile of five\./);
+  await me.sees(`load-fares-${low}`, /^It bears about \d+ °C less at the working hold\./);
+  await me.expectSound('a load that is parted', { withAxe: true });
+  await me.press('load-take-second');
+  await me.sees('load-keeps', /Every piece keeps every limit/);
+  await me.press('fold-load-needs');
+  await me.sees('load-needs', /Tile of five.*Warm up \d+ °C\/h to \d+ °C.*Here nearest to its limit/s);
+  await me.press('load-use');
+
+  // Each of them has the rows of all by now, and the plate is not hurried by the tiles.
+  await me.sees('together', /In the kiln/);
+  await me.settled();
+  const [own, wide] = [await scheduleAt(studio.address, tile), await scheduleAt(studio.address, plate)];
+  expect(own.segments).toEqual(wide.segments);
+  expect(own.segments[0].rate_C_per_h!).toBeLessThan(alone.segments[0].rate_C_per_h!);
+  expect((await get<ForKiln[]>('/api/for-kiln')).filter(({ pieceName }) => / of five$/.test(pieceName))).toHaveLength(5);
+  await me.press('start-firing');
+  await me.sees('start-doubts', /rows are not ticked/);
+  await me.press('start-all-the-same');
+  await me.sees('bench-kiln', /of five/);
+  await me.settled();
+  const { loads } = { loads: await get<(Load & { entries: { pieceName: string }[] })[]>('/api/loads') };
+  const load = loads.find(({ entries }) => entries.some(({ pieceName }) => pieceName === 'Tile of five'))!;
+  expect(load.entries.map(({ pieceName }) => pieceName).sort()).toEqual(['Like tile of five', 'Tile of five', 'Wide tile of five']);
+  expect((await get<LoadDetail>(`/api/loads/${load.id}`)).schedule?.segments).toEqual(own.segments);
+  expect((await get<ForKiln[]>('/api/for-kiln')).filter(({ pieceName }) => / of five$/.test(pieceName))).toHaveLength(2);
+  expect(me.troubles).toEqual([]);
+});
+
+test('wide, and in a studio of its own units, the page of a load has no other; nothing chosen, it says what to do', async () => {
+  const wide = await Visitor.open(here.browser, WIDE);
+  const first = await beginPiece(studio.address, 'First of two', { width: '150', length: '150' }, 'clear-90');
+  const second = await beginPiece(studio.address, 'Second of two', { width: '60', length: '60' }, 'clear-90');
+  for (const id of [first, second]) await planFiring(studio.address, id, 'fullFuse', KILN);
+  const studioNow = await get<{ version: number }>('/api/studio');
+  await fetch(`${studio.address}/api/studio`, {
+    ...{ method: 'PUT', headers: { 'Content-Type': 'application/json' } },
+    body: JSON.stringify({ ...studioNow, temperatureUnit: 'F' }),
+  });
+  await wide.page.goto(`${studio.address}/bench/load?with=${first},${second}`);
+  await wide.sees('load-keeps', /Every piece keeps every limit/);
+  expect(await wide.text('load-result')).not.toMatch(/°C/);
+  expect(await wide.text('load-result')).toMatch(/°F\/h to \d+ °F/);
+  await wide.expectSound('a load, wide', { withAxe: true });
+  await wide.leave();
+});
