@@ -80,6 +80,11 @@ test('wide, and in a studio of its own units, the page of a load has no other; n
     ...{ method: 'PUT', headers: { 'Content-Type': 'application/json' } },
     body: JSON.stringify({ ...studioNow, temperatureUnit: 'F' }),
   });
+  // What is of the same firing, glass and length is offered on the Bench and on the page itself; the same load either way.
+  await wide.page.goto(`${studio.address}/bench/load`);
+  await wide.sees('load-result', /May go together/);
+  await wide.press('load-suggested-0');
+  await wide.sees('load-hours', /for all$/);
   await wide.page.goto(`${studio.address}/bench/load?with=${first},${second}`);
   await wide.sees('load-keeps', /Every piece keeps every limit/);
   expect(await wide.text('load-result')).not.toMatch(/°C/);

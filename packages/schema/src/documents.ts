@@ -201,6 +201,8 @@ export const ForKilnSchema = z
   .array(
     z.object({
       ...{ pieceId: id, pieceName: z.string(), stepId: id, look: z.enum(LOOKS), kilnId: z.string(), scheduleId: id },
+      familyId: z.string().nullable(),
+      damp: z.boolean().meta({ description: 'It, or what it lies in, is damp: it is fired alone' }),
       total_s: figure('s', 'By itself'),
     }),
   )
@@ -454,6 +456,7 @@ export const WaitingPieceSchema = z
     for: z.enum(WAITS),
     /** Of the firing that is next; null where none is planned yet. */
     look: z.enum(LOOKS).nullable(),
+    kilnId: z.string().nullable(),
     /** What the step of the hands is called that is next; null where a firing is. */
     step: z.string().nullable(),
     stepId: id.nullable(),

@@ -101,6 +101,7 @@ function waitingPiece(db: Database, pieceId: string, shelves: Shelves, units: Un
     piece: pieceRow(db, row, firedOf(db, [pieceId])(pieceId), namedGlasses(shelves)),
     for: row.waits,
     look: fire?.look ?? null,
+    kilnId: fire?.kilnId ?? null,
     step: step && step.kind !== 'fire' ? stepName(step) : null,
     stepId: step?.id ?? null,
     firingId: fire && !RECIPES[fire.look].empty ? lastFiring(db, pieceId, fire.id) : null,

@@ -179,13 +179,15 @@ export function forKiln(db: Database): ForKiln[] {
   return db
     .select({
       ...{ pieceId: pieces.id, pieceName: pieces.name, stepId: schedules.stepId, look: schedules.look },
-      ...{ kilnId: schedules.kilnId, scheduleId: schedules.id, total_s: schedules.total_s },
+      ...{ kilnId: schedules.kilnId, scheduleId: schedules.id, familyId: schedules.familyId, total_s: schedules.total_s },
+      wet: sql<string | null>`json_extract(${snapshots.doc}, '$.firing.setup.wet')`,
     })
     .from(pieces)
     .innerJoin(schedules, and(eq(schedules.pieceId, pieces.id), eq(schedules.stepId, pieces.waitsStepId)))
+    .innerJoin(snapshots, eq(schedules.snapshotId, snapshots.id))
     .where(and(isNull(pieces.deletedAt), eq(pieces.waits, 'kiln'), inUse))
     .orderBy(asc(pieces.name), asc(pieces.id))
     .limit(FOR_KILN_AT_MOST)
     .all()
-    .flatMap(({ kilnId, ...one }) => (kilnId === null ? [] : [{ ...one, kilnId }]));
+    .flatMap(({ kilnId, wet, ...one }) => (kilnId === null ? [] : [{ ...one, kilnId, damp: wet !== null }]));
 }

@@ -8,7 +8,8 @@ import { useStudio } from '@/data/studio';
 import { useShelves } from '@/data/pieces';
 import { OnPaper } from '@/paper/OnPaper';
 import { paperPages } from '@/paper/paperPages';
-import { recoatHref, planHref, runHref } from '@/ui/hrefs';
+import { loadHref, recoatHref, planHref, runHref } from '@/ui/hrefs';
+import { suggestedLoads } from '@/load/suggest';
 import type { PieceMarkProps } from '@/pieces/PieceMark';
 import { fromWhen } from '@/ui/clock';
 import { space } from '@/theme/theme';
@@ -53,6 +54,15 @@ export function BenchScreen({ PieceMark, RunningSection, LearnedOf }: BenchParts
     return decision ? [{ waits, ...decision }] : [];
   });
   const next = waiting.filter((waits) => decisionFor(waits) === null);
+  const [together] = suggestedLoads(
+    next
+      .filter(isReady)
+      .flatMap(({ piece, stepId, look, kilnId, total_s }) =>
+        look === null || kilnId === null
+          ? []
+          : [{ pieceId: piece.id, pieceName: piece.name, stepId, look, kilnId, scheduleId: '', familyId: null, damp: false, total_s: total_s ?? 0 }],
+      ),
+  );
   const more = waitingInAll - waiting.length;
   return (
     <Screen title={BENCH.title} padded={false}>
@@ -88,6 +98,13 @@ export function BenchScreen({ PieceMark, RunningSection, LearnedOf }: BenchParts
                 <NextRow key={waits.piece.id} waits={waits} shelves={shelves} PieceMark={PieceMark} />
               ))}
             </View>
+            {together && (
+              <LinkRow href={loadHref(together.pieces.map(({ pieceId }) => pieceId))} inset={0} listed={false} testID="bench-together">
+                <Words bold tone="touch">
+                  {BENCH.together(together.pieces.length)}
+                </Words>
+              </LinkRow>
+            )}
             {more > 0 && <Action kind="second" title={BENCH.allWaiting(waitingInAll)} testID="all-waiting" onPress={() => router.push('/pieces?waits=yes')} />}
           </Part>
           {decisions.length > 0 && (

@@ -22,6 +22,7 @@ export const BENCH = {
   taughtBy: (kiln: string, firings: number): string => `${kiln}, ${one(firings, 'firing', 'firings')}`,
   usedTwice: (kiln: string): string => `Two firings are in the kiln '${kiln}' at the same time. Mark the one that was opened, or record its result.`,
   step: 'a step',
+  together: (many: number): string => `Fire ${many} of them together`,
   keyIn: 'Key in',
   open: 'Open',
 } as const;

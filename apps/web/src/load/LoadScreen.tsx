@@ -16,12 +16,14 @@ import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
 import { ChooseRow } from '@/ui/ChooseRow';
 import { Fold } from '@/ui/Fold';
+import { LinkRow } from '@/ui/LinkRow';
 import { Notice } from '@/ui/Notice';
 import { Screen } from '@/ui/Screen';
 import { Words } from '@/ui/Words';
-import { runHref } from '@/ui/hrefs';
+import { loadHref, runHref } from '@/ui/hrefs';
 import { WORDS } from '@/ui/said';
 import { isWide, useLayout } from '@/ui/useWidth';
+import { type Suggested, suggestedLoads } from './suggest';
 import { useLoadCases } from './useLoadCases';
 import { useLoadSchedule } from './useLoadSchedule';
 import { LOAD } from './words';
@@ -110,11 +112,14 @@ export function LoadScreen({ waiting, shelves, withPieces }: LoadScreenProps) {
         </View>
         <View style={{ gap: space.medium, ...(wide ? { flex: 1, minWidth: 0 } : {}) }} testID="load-result">
           {here.length > 0 && chosen.length < 2 && <Words tone="muted">{LOAD.chooseTwo}</Words>}
+          {chosen.length === 0 && <Suggestions loads={suggestedLoads(here)} />}
           {wrong && (
             <Notice
               tone="warn"
               testID="load-refused"
-              actions={outOfPlace && <Action kind="second" title={LOAD.takeOut(outOfPlace.pieceName)} testID="load-take-out" onPress={() => toggle(outOfPlace)} />}
+              actions={
+                outOfPlace && <Action kind="second" title={LOAD.takeOut(outOfPlace.pieceName)} testID="load-take-out" onPress={() => toggle(outOfPlace)} />
+              }
             >
               {wrong.message}
             </Notice>
@@ -142,6 +147,35 @@ export function LoadScreen({ waiting, shelves, withPieces }: LoadScreenProps) {
   );
 }
 
+function Suggestions({ loads }: { loads: readonly Suggested[] }) {
+  const hours = (seconds: number): string => text(formatDuration(seconds));
+  if (loads.length === 0) return null;
+  return (
+    <View>
+      <Words size="title" bold role="heading" aria-level={2}>
+        {LOAD.suggested}
+      </Words>
+      <View role="list" style={{ marginTop: space.small }}>
+        {loads.map(({ pieces, atLeast_s, apart_s }, i) => {
+          const names = pieces.map(({ pieceName }) => pieceName).join(', ');
+          return (
+            <LinkRow key={i} href={loadHref(pieces.map(({ pieceId }) => pieceId))} replace inset={0} testID={`load-suggested-${i}`}>
+              <View style={{ flex: 1 }}>
+                <Words bold tone="touch">
+                  {names}
+                </Words>
+                <Words size="label" tone="muted">
+                  {LOAD.suggestion(LOOK_NAMES[pieces[0].look], hours(atLeast_s), hours(apart_s))}
+                </Words>
+              </View>
+            </LinkRow>
+          );
+        })}
+      </View>
+    </View>
+  );
+}
+
 /** The kiln that the most of them wait for. */
 function mostWaited(waiting: readonly ForKiln[]): string {
   const counts = new Map<string, number>();
@@ -157,7 +191,7 @@ interface EntryProps {
   onPress(): void;
 }
 
-function Entry({ waits: { pieceId, pieceName, look, total_s }, on, fares, standing, onPress }: EntryProps) {
+function Entry({ waits: { pieceId, pieceName, look, total_s, damp }, on, fares, standing, onPress }: EntryProps) {
   const isRight = fares !== null && fares.evaluation.readings.every(({ ok }) => ok);
   const longer = fares !== null && fares.longer_s >= LONGER_FROM_S ? text(formatDuration(fares.longer_s)) : null;
   const alone = LOAD.alone(LOOK_NAMES[look], text(formatDuration(fares?.alone.total_s ?? total_s)));
@@ -166,7 +200,7 @@ function Entry({ waits: { pieceId, pieceName, look, total_s }, on, fares, standi
       <View style={{ flex: 1 }}>
         <Words bold>{pieceName}</Words>
         <Words size="label" tone="muted">
-          {alone}
+          {damp ? `${alone}, ${LOAD.damp}` : alone}
         </Words>
         {fares && (
           <Words size="label" tone={isRight ? 'muted' : 'warn'} testID={`load-fares-${pieceId}`}>

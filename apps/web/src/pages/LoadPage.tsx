@@ -13,5 +13,5 @@ export function LoadPage() {
   const back: Back = { title: LOAD.bench, href: '/bench' };
   if (!waiting.data) return <Waiting query={waiting} title={LOAD.title} back={back} />;
   if (!shelves.data) return <Waiting query={shelves} title={LOAD.title} back={back} />;
-  return <LoadScreen waiting={waiting.data} shelves={shelves.data} withPieces={named.split(',').filter((id) => id !== '')} />;
+  return <LoadScreen key={named} waiting={waiting.data} shelves={shelves.data} withPieces={named.split(',').filter((id) => id !== '')} />;
 }
