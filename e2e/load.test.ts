@@ -70,6 +70,22 @@ test('five pieces: one is damp and taken out, one of another heat is left for a 
   expect(me.troubles).toEqual([]);
 });
 
+test('what finds no room on one shelf is named, and on two it does', async () => {
+  const large = [];
+  for (const name of ['Large one', 'Large two', 'Large three']) {
+    const id = await beginPiece(studio.address, name, { width: '250', length: '250' }, 'clear-90');
+    await planFiring(studio.address, id, 'fullFuse', { kilnId: 'low-kiln' });
+    large.push(id);
+  }
+  await me.page.goto(`${studio.address}/bench/load?with=${large.join(',')}`);
+  await me.sees('load-no-room', /^No room for Large \w+ and Large \w+ on one shelf\.$|^No room for Large \w+ on one shelf\.$/);
+  await me.press('fold-load-on-shelf');
+  await me.press('load-shelves-3');
+  await me.gone('load-no-room');
+  await me.sees('load-shelf-1', /^Shelf 2 from below/);
+  await me.expectSound('a load on its shelves', { withAxe: true });
+});
+
 test('wide, and in a studio of its own units, the page of a load has no other; nothing chosen, it says what to do', async () => {
   const wide = await Visitor.open(here.browser, WIDE);
   const first = await beginPiece(studio.address, 'First of two', { width: '150', length: '150' }, 'clear-90');
@@ -89,6 +105,8 @@ test('wide, and in a studio of its own units, the page of a load has no other; n
   await wide.sees('load-keeps', /Every piece keeps every limit/);
   expect(await wide.text('load-result')).not.toMatch(/°C/);
   expect(await wide.text('load-result')).toMatch(/°F\/h to \d+ °F/);
+  await wide.press('fold-load-on-shelf');
+  await wide.sees('load-on-shelf', /Shelf 1 from below, [\d.]+ k?g of glass.* 1 First of two, 2 Second of two/);
   await wide.expectSound('a load, wide', { withAxe: true });
   await wide.leave();
 });

@@ -45,6 +45,17 @@ export const HELP_PAGES: readonly HelpPage[] = [
     ],
   },
   {
+    at: /^\/bench\/load/,
+    title: 'One load',
+    what: 'Several pieces for one kiln: one schedule for all, who sets each of its figures, who is not right in it, and where each finds room.',
+    figures: 'Each piece is calculated by itself and then under the schedule of all, which goes by whoever needs most. Hours of other loads are estimates.',
+    terms: ['load', 'heat work', 'limit', 'estimate'],
+    more: [
+      { doc: 'features', heading: 'Bench' },
+      { doc: 'model', heading: 'Loads' },
+    ],
+  },
+  {
     at: /^\/bench/,
     title: 'Bench',
     what: 'What is in each kiln and what comes next. A row leads to the page where it is done.',

@@ -23,6 +23,7 @@ import { Words } from '@/ui/Words';
 import { loadHref, runHref } from '@/ui/hrefs';
 import { WORDS } from '@/ui/said';
 import { isWide, useLayout } from '@/ui/useWidth';
+import { OnShelf, useArranged } from './OnShelf';
 import { type Suggested, suggestedLoads } from './suggest';
 import { useLoadCases } from './useLoadCases';
 import { useLoadSchedule } from './useLoadSchedule';
@@ -62,6 +63,8 @@ export function LoadScreen({ waiting, shelves, withPieces }: LoadScreenProps) {
   const wrong = problem ?? (chosen.length > 1 ? computed.problem : null) ?? keeping.problem;
   const outOfPlace = wrong === null ? undefined : chosen[Number(/^entries\.(\d+)/.exec(wrong.path)?.[1] ?? NaN)];
   const toggle = ({ pieceId }: ForKiln): void => setIds(ids.includes(pieceId) ? ids.filter((id) => id !== pieceId) : [...ids, pieceId]);
+  const arranged = useArranged(load);
+  const noRoom = (arranged.places?.left ?? []).map((i) => chosen[i]?.pieceName ?? '');
   const take = (some: readonly number[]): void => setIds(some.map((i) => chosen[i].pieceId));
 
   async function use(): Promise<void> {
@@ -127,6 +130,11 @@ export function LoadScreen({ waiting, shelves, withPieces }: LoadScreenProps) {
           {chosen.length > 1 && !load && !wrong && <Words tone="muted">{WORDS.calculating}</Words>}
           {load && (
             <>
+              {noRoom.length > 0 && (
+                <Notice tone="warn" testID="load-no-room">
+                  {LOAD.noRoom(LOAD.list(noRoom), arranged.shelves)}
+                </Notice>
+              )}
               <Verdict load={load} names={chosen.map(({ pieceName }) => pieceName)} onTake={take} />
               <Rows load={load} names={chosen.map(({ pieceName }) => pieceName)} units={units} />
               <Action
@@ -136,6 +144,14 @@ export function LoadScreen({ waiting, shelves, withPieces }: LoadScreenProps) {
                 testID="load-use"
                 onPress={() => void use()}
               />
+              <Fold
+                title={LOAD.onShelf}
+                about={noRoom.length > 0 ? LOAD.noRoom(LOAD.list(noRoom), arranged.shelves) : LOAD.onShelfAbout}
+                warns={noRoom.length > 0}
+                testID="load-on-shelf"
+              >
+                {() => <OnShelf load={load} names={chosen.map(({ pieceName }) => pieceName)} arranged={arranged} />}
+              </Fold>
               <Fold title={LOAD.needs} about={LOAD.needsAbout} testID="load-needs">
                 {() => <Needs load={load} units={units} />}
               </Fold>

@@ -1,4 +1,5 @@
 /** Every calculator there is. A new one is added here. */
+import { arrange } from './arrange';
 import { body } from './body';
 import { causes } from './causes';
 import { check } from './check';
@@ -38,6 +39,7 @@ export const CALCULATORS = {
   simulate,
   compose: composeFiring,
   load: composedLoad,
+  arrange,
   check,
   evaluate: evaluateFiring,
   equalWork: sameWork,

@@ -68,7 +68,7 @@ function cavityProblem({ body }: Shaped, { kind, thick_m, thin_m }: Cavity & Pic
 }
 
 /** How high it stands, m: the body, and the mould it lies in or the edge that hangs from it. */
-function standingHeight({ body, look, setup: { shaping, form } }: Shaped): number {
+export function standingHeight({ body, look, setup: { shaping, form } }: Shaped): number {
   const deep_m = bodyFigures(body).depth.max_m;
   // Turned over on posts, at least so high that it can be seen to hang loose.
   if (form && RECIPES[look].frees) return roomOfForm(form).high_m + deep_m + DROPS_M;

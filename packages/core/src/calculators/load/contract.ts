@@ -6,6 +6,7 @@ import { EvaluationSchema } from '../../contract/results';
 import { LOAD_AT_MOST } from '../../load';
 import { TYPICAL_KILN } from '../../kiln/typical';
 import { SETUPS } from '../../schedule/setups';
+import { OutlineFields, RoomFields } from '../arrange/contract';
 import { GLASS } from '../samples';
 
 export const summary = 'One schedule for all that is in a kiln together';
@@ -38,10 +39,13 @@ export const answer = z.object({
       alone: z.object({ segments: z.array(PurposefulSegmentSchema), total_s: figure('s') }).meta({ description: 'What it would have by itself' }),
       hotter_K: figure('K', 'By how much hotter the working hold would have to be for it; negative: cooler; 0 where it is right'),
       without_s: figure('s', 'About how much sooner the others could be opened without it'),
+      outline: z.object(OutlineFields).meta({ description: 'What it takes of a shelf: itself before or after its firing, or its form, whichever is wider' }),
+      mass_kg: figure('kg', 'Of its glass'),
       longer_s: figure('s', 'How much longer it is in the kiln than by itself'),
       says: z.array(z.string()).meta({ description: 'Why it is not right in this load, and what it costs the others' }),
     }),
   ),
+  room: z.object(RoomFields).nullable().meta({ description: 'The inside of the kiln; null where it is not known' }),
   split: z
     .object({ first: z.array(count()), second: z.array(count()), total_s: figure('s', 'About how long both take, one after the other') })
     .nullable()

@@ -1,4 +1,5 @@
-import { type LoadEntry, composeLoad, loadSays } from '../../load';
+import { bodyFigures } from '../../body/body';
+import { type LoadEntry, composeLoad, loadSays, outlineOf, roomOf } from '../../load';
 import { valueOf } from '../../problem';
 import { METRIC, type Units } from '../../units/convert';
 import { calculator } from '../calculator';
@@ -9,10 +10,13 @@ export const composedLoad = calculator({
     const { segments, setBy, entries: loaded, ...load } = valueOf(composeLoad(entries, units));
     return {
       ...load,
+      room: roomOf(entries[0].firing.kiln),
       segments: segments.map((segment, i) => ({ ...segment, setBy: setBy[i] })),
       entries: loaded.map(({ window: _window, ...one }, i) => ({
         name: entries[i].name,
         ...one,
+        outline: outlineOf(entries[i].firing, one.evaluation.work_perPa),
+        mass_kg: bodyFigures(entries[i].firing.body).mass_kg,
         longer_s: load.total_s - one.alone.total_s,
         says: loadSays(entries[i], one, load.total_s, units),
       })),
