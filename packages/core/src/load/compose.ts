@@ -12,7 +12,7 @@ import { counted } from '../controller/counted';
 import { type Outcome, found, valueOf } from '../problem';
 import { LEAST_SQUEEZE_S, MOST_SQUEEZE_S, adjusted, workHold } from '../schedule/adjust';
 import { evaluate } from '../schedule/check';
-import { COOLS, type Uncounted, composeUncounted, keepsAll, roughly, settled } from '../schedule/compose';
+import { COOLS, type Uncounted, composeUncounted, keepsAll, settled } from '../schedule/compose';
 import type { School } from '../schedule/firingCase';
 import { SQUEEZE_BELOW_SEALING_K, keyedIn, targetsOf, usualSqueeze } from '../schedule/firstGuess';
 import { openingTemperature } from '../schedule/opening';
@@ -96,20 +96,24 @@ function composeAs(entries: readonly LoadEntry[], units: Units, heat: School['he
   const members = membersOf(entries, units, heat);
   if (!members.ok) return members;
   const { each, of } = members.value;
-  const judge = (segments: PurposefulSegment[], fully: boolean): Judged =>
-    each.map(({ firing, simulate }) => evaluate(firing, segments, false, fully ? simulate : roughly(simulate)));
+  const judge = (segments: PurposefulSegment[]): Judged => each.map(({ firing, simulate }) => evaluate(firing, segments, false, simulate));
   const guess = inOrder(openedCool(each, capSqueeze(each, merged(each.map(({ alone }) => alone.segments)))));
   const [{ alone }] = each;
   // Like ones have what each would have by itself.
   const composed =
     each.length === 1 && isSame(guess, alone.segments)
       ? { ...alone, evaluation: [alone.evaluation] }
-      : settled(guess, {
-          evaluate: judge,
-          adjusted: (segments, judged) => correctedBy(each, segments, judged),
-          keepsAll: (judged) => judged.every(keepsAll),
-        });
-  const keyed = asKeyed(entries[0], each, composed, (segments) => judge(segments, true), units);
+      : settled(
+          guess,
+          {
+            evaluate: judge,
+            adjusted: (segments, judged) => correctedBy(each, segments, judged),
+            keepsAll: (judged) => judged.every(keepsAll),
+          },
+          // It is made of schedules that were corrected in full.
+          true,
+        );
+  const keyed = asKeyed(entries[0], each, composed, judge, units);
   const { segments, judged, remarks } = keyed;
   const windows = each.map((member, i) => windowOf(member.firing, judged[i]));
   const loaded = of.map((at): Omit<LoadedEntry, 'without_s'> => ({

@@ -113,7 +113,7 @@ export function composeUncounted(firing: ResolvedFiring, offset_K: number, unit:
 }
 
 /** On a coarse mesh and without stress: for rounds that move figures by far more than that errs. */
-export const roughly =
+const roughly =
   (simulate: (input: SimulationInput) => SimulationResult) =>
   ({ stress: _stress, ...input }: SimulationInput): SimulationResult =>
     simulate({ ...input, resolution: { glassIntervals: COARSE_INTERVALS } });
@@ -126,8 +126,8 @@ interface Rounds<E> {
   keepsAll(evaluation: E): boolean;
 }
 
-/** Corrects a guess until nothing is left to correct: roughly first, what stays in full. */
-export function settled<E>(guess: PurposefulSegment[], rounds: Rounds<E>): { segments: PurposefulSegment[]; evaluation: E; evaluations: number } {
+/** Corrects a guess until nothing is left to correct: roughly first, what stays in full. isNear: in full from the beginning. */
+export function settled<E>(guess: PurposefulSegment[], rounds: Rounds<E>, isNear = false): { segments: PurposefulSegment[]; evaluation: E; evaluations: number } {
   const tried = new Set<string>();
   let segments = guess;
   let evaluations = 0;
@@ -135,7 +135,7 @@ export function settled<E>(guess: PurposefulSegment[], rounds: Rounds<E>): { seg
   /** The last that kept every limit in full: rounds that go in a circle end in it and not where they happen to stand. */
   let kept: { segments: PurposefulSegment[]; evaluation: E } | null = null;
   // The early rounds need no stress: what stays is judged, and the last word said, in full.
-  for (let fully = false; ;) {
+  for (let fully = isNear; ;) {
     evaluation = rounds.evaluate(segments, fully);
     evaluations += 1;
     if (fully && rounds.keepsAll(evaluation)) kept = { segments, evaluation };
