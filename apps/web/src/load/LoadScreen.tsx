@@ -1,9 +1,8 @@
 /** Several pieces, one kiln: what goes in together, one schedule for all, who sets it, and how each fares in it. */
 import type { Answered } from '@torvin/core/engine';
 import { LOOK_NAMES } from '@torvin/core/look';
-import type { PurposefulSegment } from '@torvin/core/kiln';
 import { ROLE_NAMES, type Reading, marginOf, readingPhrase } from '@torvin/core/schedule';
-import { type Units, formatDuration, formatRate, formatTemperature, text } from '@torvin/core/units';
+import { type Units, formatDuration, text } from '@torvin/core/units';
 import { type ForKiln, type Shelves } from '@torvin/schema';
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
@@ -11,6 +10,8 @@ import { View } from 'react-native';
 import { useUnits } from '@/data/FormUnits';
 import { useComputed } from '@/engine/useComputed';
 import { useTheme } from '@/theme/ThemeContext';
+import { OnPaper } from '@/paper/OnPaper';
+import { paperPages } from '@/paper/paperPages';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
@@ -24,6 +25,8 @@ import { loadHref, runHref } from '@/ui/hrefs';
 import { WORDS } from '@/ui/said';
 import { isWide, useLayout } from '@/ui/useWidth';
 import { OnShelf, useArranged } from './OnShelf';
+import { loadPaper } from './loadPaper';
+import { rowFigures, setWords } from './rowWords';
 import { type Suggested, suggestedLoads } from './suggest';
 import { useLoadCases } from './useLoadCases';
 import { useLoadSchedule } from './useLoadSchedule';
@@ -76,6 +79,17 @@ export function LoadScreen({ waiting, shelves, withPieces }: LoadScreenProps) {
 
   return (
     <Screen title={LOAD.title} subtitle={kilns.find(({ id }) => id === kilnId)?.name} back={{ title: LOAD.bench, href: '/bench' }}>
+      <OnPaper
+        pages={
+          load
+            ? () =>
+                paperPages(
+                  loadPaper({ load, pieces: chosen, places: arranged.places, kilnName: kilns.find(({ id }) => id === kilnId)?.name ?? '', units }, Date.now()),
+                  LOAD.title,
+                )
+            : undefined
+        }
+      />
       {waiting.length === 0 && (
         <Notice tone="plain" actions={<Action title={LOAD.planFirst} testID="load-new-piece" onPress={() => router.push('/pieces/new')} />}>
           {LOAD.nothingWaits}
@@ -305,11 +319,6 @@ function nearestReading({ readings }: Load['entries'][number]['evaluation']): Re
   return judging.length === 0 ? null : judging.reduce((least, one) => (marginOf(one) < marginOf(least) ? one : least));
 }
 
-function rowFigures({ rate_C_per_h, target_C, hold_s }: PurposefulSegment, { temperature }: Units): string {
-  const rate = rate_C_per_h === null ? LOAD.fullSpeed : LOAD.rate(text(formatRate(rate_C_per_h, temperature)));
-  return `${rate} ${text(formatTemperature(target_C, temperature))}${hold_s > 0 ? LOAD.hold(text(formatDuration(hold_s))) : ''}`;
-}
-
 function Rows({ load, names, units }: { load: Load; names: readonly string[]; units: Units }) {
   const { colours } = useTheme();
   return (
@@ -343,11 +352,3 @@ function Rows({ load, names, units }: { load: Load; names: readonly string[]; un
   );
 }
 const ROLE_WIDTH = 104;
-
-/** 'Plate sets the rate and hold. Tile sets the temperature.'; '' where nobody stands out. */
-function setWords(setBy: Load['segments'][number]['setBy'], names: readonly string[]): string {
-  const by = [...new Set(FIGURES.flatMap((figure) => setBy[figure] ?? []))];
-  const whatOf = (i: number): string[] => FIGURES.filter((figure) => setBy[figure] === i).map((figure) => LOAD.figures[figure]);
-  return by.map((i) => `${LOAD.sets(names[i], LOAD.list(whatOf(i)))}.`).join(' ');
-}
-const FIGURES = ['rate', 'target', 'hold'] as const;
