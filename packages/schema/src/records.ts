@@ -78,12 +78,18 @@ export const GlassSchema = z.strictObject({
 });
 export type Glass = z.infer<typeof GlassSchema>;
 
+const free = (name: string) => quantity(name, 'm', 0, 0.5);
+
 /** What firings have taught of it is taken over here; nothing is as usual. */
 export const KilnSchema = KilnConstantsSchema.extend({
   ...named,
   offset_K: CorrectionsSchema.shape.offset_K.optional(),
   workFactor: CorrectionsSchema.shape.workFactor.optional(),
   lookFactors: CorrectionsSchema.shape.lookFactors,
+  /** What has to be free round a piece on its shelves; usual figures where left out. */
+  betweenPieces_m: free('Free between pieces').optional(),
+  fromWalls_m: free('Free to the walls').optional(),
+  overPieces_m: free('Free over a piece').optional(),
 });
 export type Kiln = z.infer<typeof KilnSchema>;
 export const KilnChangeSchema = aKiln(KilnSchema);

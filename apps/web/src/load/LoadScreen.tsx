@@ -24,7 +24,7 @@ import { Words } from '@/ui/Words';
 import { loadHref, runHref } from '@/ui/hrefs';
 import { WORDS } from '@/ui/said';
 import { isWide, useLayout } from '@/ui/useWidth';
-import { OnShelf, useArranged } from './OnShelf';
+import { OnShelf, clearancesOf, useArranged } from './OnShelf';
 import { loadPaper } from './loadPaper';
 import { rowFigures, setWords } from './rowWords';
 import { type Suggested, suggestedLoads } from './suggest';
@@ -66,7 +66,9 @@ export function LoadScreen({ waiting, shelves, withPieces }: LoadScreenProps) {
   const wrong = problem ?? (chosen.length > 1 ? computed.problem : null) ?? keeping.problem;
   const outOfPlace = wrong === null ? undefined : chosen[Number(/^entries\.(\d+)/.exec(wrong.path)?.[1] ?? NaN)];
   const toggle = ({ pieceId }: ForKiln): void => setIds(ids.includes(pieceId) ? ids.filter((id) => id !== pieceId) : [...ids, pieceId]);
-  const arranged = useArranged(load);
+  const kiln = kilns.find(({ id }) => id === kilnId);
+  const clear = useMemo(() => clearancesOf(kiln ?? {}), [kiln]);
+  const arranged = useArranged(load, clear);
   const noRoom = (arranged.places?.left ?? []).map((i) => chosen[i]?.pieceName ?? '');
   const take = (some: readonly number[]): void => setIds(some.map((i) => chosen[i].pieceId));
 
@@ -78,15 +80,11 @@ export function LoadScreen({ waiting, shelves, withPieces }: LoadScreenProps) {
   }
 
   return (
-    <Screen title={LOAD.title} subtitle={kilns.find(({ id }) => id === kilnId)?.name} back={{ title: LOAD.bench, href: '/bench' }}>
+    <Screen title={LOAD.title} subtitle={kiln?.name} back={{ title: LOAD.bench, href: '/bench' }}>
       <OnPaper
         pages={
           load
-            ? () =>
-                paperPages(
-                  loadPaper({ load, pieces: chosen, places: arranged.places, kilnName: kilns.find(({ id }) => id === kilnId)?.name ?? '', units }, Date.now()),
-                  LOAD.title,
-                )
+            ? () => paperPages(loadPaper({ load, pieces: chosen, places: arranged.places, kilnName: kiln?.name ?? '', units }, Date.now()), LOAD.title)
             : undefined
         }
       />

@@ -1,7 +1,8 @@
 /** The shelves of the kiln from above, to scale: where each piece finds room, and what finds none. */
 import type { Answered } from '@torvin/core/engine';
-import { type Outline, type Placed, type Room, USUAL_CLEARANCES, lyingOf } from '@torvin/core/load';
+import { type Outline, type Placed, type Room, type Clearances, USUAL_CLEARANCES, lyingOf } from '@torvin/core/load';
 import { type Units, formatLength, formatMass, text } from '@torvin/core/units';
+import type { Kiln } from '@torvin/schema';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import Svg, { Circle, Ellipse, Rect, Text as SvgText } from 'react-native-svg';
@@ -25,25 +26,36 @@ const WIDEST = 420;
 export interface Arranged {
   shelves: number;
   setShelves(shelves: number): void;
+  clear: Clearances;
   /** Null while it is calculated, and where the kiln's inside is not known. */
   places: Answered<'arrange'> | null;
 }
 
+/** What a kiln's record says has to be free, the usual where it does not. */
+export const clearancesOf = ({ betweenPieces_m, fromWalls_m, overPieces_m }: Partial<Kiln>): Clearances => ({
+  between_m: betweenPieces_m ?? USUAL_CLEARANCES.between_m,
+  wall_m: fromWalls_m ?? USUAL_CLEARANCES.wall_m,
+  over_m: overPieces_m ?? USUAL_CLEARANCES.over_m,
+});
+
 /** Where all of a load finds room. */
-export function useArranged(load: Load | null): Arranged {
+export function useArranged(load: Load | null, clear: Clearances): Arranged {
   const [shelves, setShelves] = useState(1);
-  const asked = useMemo(() => (load?.room ? { items: load.entries.map(({ outline }) => outline), room: load.room, shelves } : null), [load, shelves]);
+  const asked = useMemo(
+    () => (load?.room ? { items: load.entries.map(({ outline }) => outline), room: load.room, shelves, clear } : null),
+    [load, shelves, clear],
+  );
   const { value, stale } = useComputed('arrange', asked);
-  return { shelves, setShelves, places: asked && value && !stale ? value : null };
+  return { shelves, setShelves, clear, places: asked && value && !stale ? value : null };
 }
 
-export function OnShelf({ load, names, arranged: { shelves, setShelves, places } }: { load: Load; names: readonly string[]; arranged: Arranged }) {
+export function OnShelf({ load, names, arranged: { shelves, setShelves, clear, places } }: { load: Load; names: readonly string[]; arranged: Arranged }) {
   const units = useUnits();
   const { room, entries } = load;
   const items = entries.map(({ outline }) => outline);
   if (!room) return <Words tone="muted">{LOAD.roomUnknown}</Words>;
   const written = (metres: number): string => text(formatLength(metres, units.length));
-  const { between_m, wall_m, over_m } = USUAL_CLEARANCES;
+  const { between_m, wall_m, over_m } = clear;
   return (
     <View style={{ gap: space.medium }}>
       <Choice

@@ -44,7 +44,7 @@ export const LOAD = {
   numbered: (nth: number, name: string): string => `${nth} ${name}`,
   noRoom: (names: string, shelves: number): string => `No room for ${names} on ${shelves === 1 ? 'one shelf' : `${shelves} shelves`}.`,
   clearances: (between: string, wall: string, over: string, isHigh: boolean): string =>
-    `Seen from above, the front below. ${between} are free between pieces, ${wall} to the walls${isHigh ? `, ${over} over each` : ''}. A kiln with elements in its walls needs what its maker says.`,
+    `Seen from above, the front below. ${between} are free between pieces, ${wall} to the walls${isHigh ? `, ${over} over each` : ''}. The kiln's record holds these; elements in the walls need what the maker says.`,
   twoLift: 'Two people lift this shelf.',
   needs: 'Each by itself',
   needsAbout: 'what every piece would have alone, and how near it comes to its limits here',

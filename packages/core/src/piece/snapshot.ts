@@ -188,7 +188,7 @@ const coatOf = ({ kind, weight_kg_m2, top_C, pace_K_per_s, paceTo_C }: Coat): Co
 
 /** A kiln's own constants, and what its firings have taught. */
 function kilnOf(kiln: Shelf['kilns'][number]): { constants: KilnConstants; taken: TakenOver } {
-  const { offset_K, workFactor, lookFactors, ...constants } = constantsOf(kiln);
+  const { offset_K, workFactor, lookFactors, betweenPieces_m: _between, fromWalls_m: _walls, overPieces_m: _over, ...constants } = constantsOf(kiln);
   return {
     constants,
     taken: { ...(offset_K === undefined ? {} : { offset_K }), ...(workFactor === undefined ? {} : { workFactor }), ...(lookFactors ? { lookFactors } : {}) },

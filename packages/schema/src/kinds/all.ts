@@ -37,6 +37,7 @@ const OPTIONAL = { optional: true, hint: 'left empty, the usual is taken' } as c
 const WALL = { optional: true, folded: 'constants', hint: 'left empty, there is none' } as const;
 const TAUGHT = { optional: true, folded: 'constants', hint: 'left empty, plans are as usual' } as const;
 const BOUGHT = { optional: true, folded: 'bought', hint: 'left empty, it is not counted' } as const;
+const FREE = { optional: true, folded: 'shelves', hint: 'left empty, the usual is taken' } as const;
 const ROOM = { optional: true, hint: 'left empty, it is not judged' } as const;
 const { id: _typical, name: _name, source: _source, ...TYPICAL_GLASS } = TYPICAL_FAMILIES[0];
 
@@ -181,6 +182,9 @@ const kilns = kind({
     length('insideLength_m', 'Inside, long', ROOM),
     length('insideDiameter_m', 'Inside, across where it is round', ROOM),
     length('insideHeight_m', 'Inside, high', ROOM),
+    length('betweenPieces_m', 'Free between pieces', FREE),
+    length('fromWalls_m', 'Free to the walls', FREE),
+    length('overPieces_m', 'Free over a piece', FREE),
     temperature('ambient_C', 'Room around it', { folded: 'constants' }),
     rate('power_K_per_s', 'Climb at full power, cold', { folded: 'constants' }),
     plain('loss_per_s', 'Loss, of the difference to the room', '1/h', 3600, { folded: 'constants' }),

@@ -15,7 +15,7 @@ const kiln = { ...named, top_C: 900, power_K_per_s: 0.2, loss_per_s: 5e-5, radia
 const RECORDS = {
   families: { ...family, expansion_perK: 1 / 111111 },
   glasses: { ...named, familyId: 'f', colour: '#aabbcc', thicknesses_m: [0.003, 0.0127 / 4], forms: ['sheet'], contents: ['copper'], coated: true },
-  kilns: { ...kiln, insideWidth_m: 0.5, workFactor: 1.1, lookFactors: { tack: 1.25, slump: 0.9 } },
+  kilns: { ...kiln, insideWidth_m: 0.5, betweenPieces_m: 0.01, fromWalls_m: 0.0127, workFactor: 1.1, lookFactors: { tack: 1.25, slump: 0.9 } },
   controllers: { ...named, unit: 'F', fullSpeedCode: 4000, mostSegments: 8 },
 } as const;
 
