@@ -61,6 +61,12 @@ test('like ones are simulated once, and the one of another heat is named and get
   expect(three.evaluations).toBe(load([TILE, TACKED, { ...TILE, name: 'Second tile' }]).evaluations);
 });
 
+test('who falls short in a load is not said to set its working hold', () => {
+  const { segments, setBy, entries } = load([TILE, TACKED, { ...TACKED, name: 'Second' }, { name: 'Wide', firing: laid(2, 3, 300, { look: 'tack' }) }]);
+  expect(entries[0].hotter_K).toBeGreaterThan(10);
+  expect(setBy[segments.findIndex(({ role }) => role === 'work')].target).not.toBe(0);
+});
+
 test('a hot place and a cool one are judged by what they feel', () => {
   const [hot, cool] = [6, -6].map((hotter_K) => ({ ...PLATE, hotter_K }));
   const { entries, converged } = load([hot, cool]);

@@ -131,7 +131,12 @@ function composeAs(entries: readonly LoadEntry[], units: Units, heat: School['he
   return found({
     ...{ segments, total_s, converged, remarks, evaluations: keyed.evaluations },
     entries: loaded.map((one, i) => ({ ...one, without_s: without[i] })),
-    setBy: setBy(segments, rows, windows.length > 1 ? of.map((at) => windows[at]) : []),
+    setBy: setBy(
+      segments,
+      rows,
+      // Who falls short in it did not set it.
+      windows.length > 1 ? of.map((at) => (windows[at].least > 1 ? { least: 0 } : windows[at])) : [],
+    ),
     split: entries.length > 1 ? splitOf(each[0].firing, asked, total_s, converged) : null,
   });
 }
