@@ -45,7 +45,7 @@ test('five pieces: one is damp and taken out, one of another heat is left for a 
     'load-split',
     /^Not all of them can be right in one load\. Two loads: Low one of five; then Like tile of five, Tile of five, Wide tile of five\./,
   );
-  await me.sees(`load-fares-${low}`, /^It bears about \d+ °C less at the working hold\./);
+  await me.sees(`load-fares-${low}`, /^The working hold is about \d+ °C too hot for it\./);
   await me.expectSound('a load that is parted', { withAxe: true });
   await me.press('load-take-second');
   await me.sees('load-keeps', /Every piece keeps every limit/);

@@ -47,8 +47,8 @@ export const HELP_PAGES: readonly HelpPage[] = [
   {
     at: /^\/bench\/load/,
     title: 'One load',
-    what: 'Several pieces for one kiln: one schedule for all, who sets each of its figures, who is not right in it, and where each finds room.',
-    figures: 'Each piece is calculated by itself and then under the schedule of all, which goes by whoever needs most. Hours of other loads are estimates.',
+    what: 'Several pieces for one kiln and one schedule for all of them. It shows who sets each figure, who is not right in it, and where each finds room.',
+    figures: 'Each piece is calculated by itself, then under the schedule of all. That goes by whoever needs most. Hours of other loads are estimates.',
     terms: ['load', 'heat work', 'limit', 'estimate'],
     more: [
       { doc: 'features', heading: 'Bench' },

@@ -30,7 +30,7 @@ const SAME_RANGE_K = 3;
 
 /** The first reason why these cannot be in one kiln at all; null where they can. */
 export function cannotShare(entries: readonly LoadEntry[], unit: TemperatureUnit): Problem | null {
-  if (entries.length === 0) return refused('empty-load', 'entries', 'Nothing is in this load.').problem;
+  if (entries.length === 0) return refused('empty-load', 'entries', 'A load needs at least one piece.').problem;
   if (entries.length === 1) return null;
   for (const [i, { name, firing }] of entries.entries()) {
     const path = `entries.${i}.firing`;
@@ -39,7 +39,7 @@ export function cannotShare(entries: readonly LoadEntry[], unit: TemperatureUnit
       return refused(
         'fires-alone',
         `${path}.look`,
-        `${name}: ${called}. Water, wax and what burns out go into the air and onto the glass beside it, so it is fired alone.`,
+        `${name}: ${called}. It is fired alone, for water, wax and what burns out settle on the glass beside it.`,
       ).problem;
     }
     if (firing.setup.wet) {

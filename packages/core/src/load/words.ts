@@ -25,7 +25,7 @@ export function loadSays(
 
 function heatSentence(hotter_K: number, { temperature }: Units): string {
   const by = text(formatDifference(Math.abs(hotter_K), temperature));
-  return hotter_K > 0 ? `It needs about ${by} more at the working hold.` : `It bears about ${by} less at the working hold.`;
+  return `The working hold is about ${by} too ${hotter_K > 0 ? 'cool' : 'hot'} for it.`;
 }
 
 /** No estimate is told closer, s. */

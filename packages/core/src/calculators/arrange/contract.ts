@@ -20,7 +20,7 @@ export const RoomFields = {
 export const request = z.strictObject({
   items: z
     .array(z.strictObject(OutlineFields))
-    .min(1, { error: 'Nothing is to be placed.' })
+    .min(1, { error: 'Send at least one piece.' })
     .max(LOAD_AT_MOST, { error: `A load takes ${LOAD_AT_MOST} pieces at most.` }),
   room: z.strictObject(RoomFields).meta({ description: 'The inside of the kiln; of a round one both sides are its diameter' }),
   shelves: z
