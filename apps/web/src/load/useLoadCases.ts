@@ -1,5 +1,5 @@
 /** What is chosen for a load, each piece as it stands now: what it is composed from, and what stands against firing it. */
-import { type Problem } from '@torvin/core/problem';
+import { type Outcome, type Problem, found, refused, valueOf } from '@torvin/core/problem';
 import { firingOf, snapshotOf } from '@torvin/core/piece';
 import { impossibleFiring } from '@torvin/core/schedule';
 import { type ForKiln, type Piece, type Shelves, type Snapshot, type Step } from '@torvin/schema';
@@ -32,21 +32,24 @@ export function useLoadCases(chosen: readonly ForKiln[], shelves: Shelves | unde
   const outbox = useOutbox();
   const units = useUnits();
 
+  async function caseOf(waits: ForKiln, i: number): Promise<Outcome<LoadCase>> {
+    const { pieceId, pieceName, stepId } = waits;
+    // As it was read last where nobody answers.
+    await client.fetchQuery({ ...pieceReading(client, outbox, pieceId), retry: false, networkMode: 'always' }).catch(() => undefined);
+    const piece = pieceNow(client, outbox, pieceId);
+    const step = piece && firingOf(piece.doc, stepId);
+    if (!piece || !step || !shelves) return refused('not-read', `entries.${i}`, `${pieceName} could not be read.`);
+    const [seen, standing] = await Promise.all([seenIn(client, step), standingOfPiece(piece, step, shelves, units)]);
+    const snapshot = snapshotOf(piece.doc, step, { ...shelves, seen });
+    const problem = snapshot.ok ? impossibleFiring(snapshot.value.firing, units.length) : snapshot.problem;
+    if (problem) return refused(problem.code, `entries.${i}`, `${pieceName}: ${problem.message}`);
+    return found({ waits, piece, step, snapshot: valueOf(snapshot), standing });
+  }
+
   async function read(): Promise<Cases> {
-    const cases: LoadCase[] = [];
-    for (const [i, waits] of chosen.entries()) {
-      const { pieceId, pieceName, stepId } = waits;
-      // As it was read last where nobody answers.
-      await client.fetchQuery({ ...pieceReading(client, outbox, pieceId), retry: false, networkMode: 'always' }).catch(() => undefined);
-      const piece = pieceNow(client, outbox, pieceId);
-      const step = piece && firingOf(piece.doc, stepId);
-      if (!piece || !step || !shelves) return { cases: null, problem: { code: 'not-read', path: '', message: `${pieceName} could not be read.` } };
-      const snapshot = snapshotOf(piece.doc, step, { ...shelves, seen: await seenIn(client, step) });
-      const problem = snapshot.ok ? impossibleFiring(snapshot.value.firing, units.length) : snapshot.problem;
-      if (problem || !snapshot.ok) return { cases: null, problem: { ...problem!, path: `entries.${i}`, message: `${pieceName}: ${problem!.message}` } };
-      cases.push({ waits, piece, step, snapshot: snapshot.value, standing: await standingOfPiece(piece, step, shelves, units) });
-    }
-    return { cases, problem: null };
+    const read = await Promise.all(chosen.map(caseOf));
+    const wrong = read.find((one) => !one.ok);
+    return wrong && !wrong.ok ? { cases: null, problem: wrong.problem } : { cases: read.map((one) => valueOf(one)), problem: null };
   }
 
   const { data, error } = useQuery({

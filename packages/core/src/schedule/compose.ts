@@ -127,7 +127,11 @@ interface Rounds<E> {
 }
 
 /** Corrects a guess until nothing is left to correct: roughly first, what stays in full. isNear: in full from the beginning. */
-export function settled<E>(guess: PurposefulSegment[], rounds: Rounds<E>, isNear = false): { segments: PurposefulSegment[]; evaluation: E; evaluations: number } {
+export function settled<E>(
+  guess: PurposefulSegment[],
+  rounds: Rounds<E>,
+  isNear = false,
+): { segments: PurposefulSegment[]; evaluation: E; evaluations: number } {
   const tried = new Set<string>();
   let segments = guess;
   let evaluations = 0;
