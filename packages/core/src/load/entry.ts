@@ -36,11 +36,8 @@ export function cannotShare(entries: readonly LoadEntry[], unit: TemperatureUnit
     const path = `entries.${i}.firing`;
     if (emptyFiringOf(firing)) {
       const called = LOOK_NAMES[firing.look].toLowerCase();
-      return refused(
-        'fires-alone',
-        `${path}.look`,
-        `${name}: ${called}. It is fired alone, for water, wax and what burns out settle on the glass beside it.`,
-      ).problem;
+      return refused('fires-alone', `${path}.look`, `${name}: ${called}. It is fired alone, for water, wax and what burns out settle on the glass beside it.`)
+        .problem;
     }
     if (firing.setup.wet) {
       return refused('fires-alone', `${path}.setup.wet`, `${name} is damp. Its water goes onto the glass beside it; dry it first, or fire it alone.`).problem;
