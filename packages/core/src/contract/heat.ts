@@ -4,7 +4,7 @@ import type { Face } from '../heat/exchange';
 import type { MeasuredCurve, SimulationInput } from '../heat/simulation';
 import type { Shape, StackLayer } from '../heat/stack';
 import type { KilnConstants } from '../kiln/kiln';
-import { ROLES, type PurposefulSegment, Segment } from '../kiln/segment';
+import { ROLES, type PurposefulSegment, type Segment } from '../kiln/segment';
 import { z } from 'zod';
 import { thickness } from './body';
 import { GlassInputSchema } from './glass';

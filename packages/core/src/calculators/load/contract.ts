@@ -19,7 +19,7 @@ export const request = z.strictObject({
         firing: AskedFiringSchema.meta({ description: 'As it would be fired by itself; kiln and controller are the same for all' }),
         hotter_K: quantity('Hotter than the rest', 'K', -60, 60)
           .optional()
-          .meta({ description: 'By how much its place in the kiln is hotter than where the offset of the controller was told; negative: cooler' }),
+          .meta({ description: 'Its place in the kiln, against where the offset of the controller holds; negative: cooler' }),
       }),
     )
     .min(1, { error: 'A load needs at least one piece.' })
