@@ -73,6 +73,40 @@ test('five pieces: one is damp and taken out, one of another heat is left for a 
   expect(me.troubles).toEqual([]);
 });
 
+test('without a server a choice that is changed at once is never saved as another, and all is sent when it is back', async () => {
+  const ids: string[] = [];
+  for (const [name, size] of [
+    ['Stays', '90'],
+    ['Goes out', '70'],
+    ['Comes in', '300'],
+  ] as const) {
+    ids.push(await beginPiece(studio.address, name, { width: size, length: size }, 'clear-90'));
+    await planFiring(studio.address, ids[ids.length - 1], 'fullFuse', KILN);
+  }
+  const [stays, out, comes] = ids;
+  const before = await scheduleAt(studio.address, out);
+  await me.page.goto(`${studio.address}/bench/load?with=${ids.join(',')}`);
+  await me.sees('load-keeps', /Every piece keeps every limit/);
+  await me.press(`load-piece-${comes}`);
+  await me.sees('load-keeps', /Every piece keeps every limit/);
+  await studio.away(async () => {
+    // In one breath: the answer for the two before must not stand for the two that are chosen now.
+    await me.page.evaluate(
+      (...touched: string[]) => touched.forEach((id) => document.querySelector<HTMLElement>(`[data-testid="load-piece-${id}"]`)?.click()),
+      ...[out, comes],
+    );
+    await me.sees(`load-fares-${comes}`, /^Right in this load/);
+    expect(await me.has(`load-fares-${out}`)).toBe(false);
+    await me.press('load-use');
+    await me.find('before-start');
+  });
+  await me.settled();
+  me.troubles.length = 0;
+  const [first, last] = [await scheduleAt(studio.address, stays), await scheduleAt(studio.address, comes)];
+  expect(first.segments).toEqual(last.segments);
+  expect((await scheduleAt(studio.address, out)).id).toBe(before.id);
+});
+
 test('what finds no room on one shelf is named, and on two it does', async () => {
   const large = [];
   for (const name of ['Large one', 'Large two', 'Large three']) {

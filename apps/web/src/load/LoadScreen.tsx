@@ -61,11 +61,12 @@ export function LoadScreen({ waiting, shelves, withPieces }: LoadScreenProps) {
   );
   const computed = useComputed('load', asked);
   const keeping = useLoadSchedule();
-  const isOf = (load: Load): boolean => load.entries.length === chosen.length && cases !== null && cases.length === chosen.length && !computed.stale;
-  const load = computed.value && isOf(computed.value) && chosen.length > 1 ? computed.value : null;
-  const wrong = problem ?? (chosen.length > 1 ? computed.problem : null) ?? keeping.problem;
+  // What was answered of another choice is neither shown nor saved as of this one.
+  const load = asked && computed.value && !computed.stale ? computed.value : null;
+  const wrong = problem ?? (asked && !computed.stale ? computed.problem : null) ?? keeping.problem;
   const outOfPlace = wrong === null ? undefined : chosen[Number(/^entries\.(\d+)/.exec(wrong.path)?.[1] ?? NaN)];
-  const toggle = ({ pieceId }: ForKiln): void => setIds(ids.includes(pieceId) ? ids.filter((id) => id !== pieceId) : [...ids, pieceId]);
+  // Of what is chosen by then: a second touch may come before the first is drawn.
+  const toggle = ({ pieceId }: ForKiln): void => setIds((now) => (now.includes(pieceId) ? now.filter((id) => id !== pieceId) : [...now, pieceId]));
   const kiln = kilns.find(({ id }) => id === kilnId);
   const clear = useMemo(() => clearancesOf(kiln ?? {}), [kiln]);
   const arranged = useArranged(load, clear);

@@ -58,8 +58,8 @@ export function useLoadCases(chosen: readonly ForKiln[], shelves: Shelves | unde
     queryFn: read,
     enabled: chosen.length > 0 && shelves !== undefined,
     retry: false,
+    // Never those of another choice meanwhile: they would be taken for these.
     networkMode: 'always',
-    placeholderData: (before) => before,
   });
   return { cases: data?.cases ?? null, problem: data?.problem ?? (error ? problemOfError(error) : null) };
 }
