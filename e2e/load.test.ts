@@ -37,7 +37,7 @@ test('five pieces: one is damp and taken out, one of another heat is left for a 
   await me.expectSound('a load that is refused', { withAxe: true });
   await me.press('load-take-out');
   await me.sees('load-keeps', /Every piece keeps every limit/);
-  await me.sees(`load-fares-${plate}`, /^Right in this load\./);
+  await me.sees(`load-fares-${plate}`, /\. Right in this load\./);
   await me.sees('load-row-0', /Wide tile of five sets the rate/);
 
   await me.press(`load-piece-${low}`);
@@ -45,7 +45,7 @@ test('five pieces: one is damp and taken out, one of another heat is left for a 
     'load-split',
     /^Not all of them can be right in one load\. Two loads: Low one of five; then Like tile of five, Tile of five, Wide tile of five\./,
   );
-  await me.sees(`load-fares-${low}`, /^The working hold is about \d+ °C too hot for it\./);
+  await me.sees(`load-fares-${low}`, /\. The working hold is about \d+ °C too hot for it\./);
   await me.expectSound('a load that is parted', { withAxe: true });
   await me.press('load-take-second');
   await me.sees('load-keeps', /Every piece keeps every limit/);
@@ -95,7 +95,7 @@ test('without a server a choice that is changed at once is never saved as anothe
       (...touched: string[]) => touched.forEach((id) => document.querySelector<HTMLElement>(`[data-testid="load-piece-${id}"]`)?.click()),
       ...[out, comes],
     );
-    await me.sees(`load-fares-${comes}`, /^Right in this load/);
+    await me.sees(`load-fares-${comes}`, /\. Right in this load/);
     expect(await me.has(`load-fares-${out}`)).toBe(false);
     await me.press('load-use');
     await me.find('before-start');

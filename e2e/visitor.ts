@@ -93,6 +93,8 @@ interface Watched extends HTMLElement {
   hit?: boolean;
   /** What was touched instead. */
   beside?: string | null;
+  /** That does something when it is touched. */
+  acted?: boolean;
 }
 
 export class Visitor {
@@ -273,11 +275,14 @@ export class Visitor {
           const watched = node as Watched;
           watched.hit = false;
           watched.beside = null;
+          watched.acted = false;
           for (const event of ['pointerdown', 'touchstart', 'mousedown']) {
             node.addEventListener(event, () => (watched.hit = true), { once: true });
             const see = ({ target }: Event): void => {
               const id = (target as Element).closest('[data-testid]')?.getAttribute('data-testid') ?? null;
-              if (!node.contains(target as Element) && id !== node.getAttribute('data-testid')) watched.beside = id;
+              if (node.contains(target as Element) || id === node.getAttribute('data-testid')) return;
+              watched.beside = id;
+              watched.acted = (target as Element).closest('a, button, [role=button], [role=checkbox], [role=radio], [role=switch], [role=tab]') !== null;
             };
             document.addEventListener(event, see, { once: true, capture: true });
           }
@@ -287,11 +292,14 @@ export class Visitor {
           () => null,
         );
       const touched = await this.touch(element, at);
-      const { hit, gone, beside } = await element
-        .evaluate((node) => ({ hit: (node as Watched).hit === true, gone: !node.isConnected, beside: (node as Watched).beside ?? null }))
-        .catch(() => ({ hit: true, gone: true, beside: null }));
-      // Another that has taken its place may have been hit; something else that made it go may not.
-      if (touched && gone && !hit && beside !== null) throw new Error(`'${testId}' moved under the finger, and '${beside}' was touched.`);
+      const { hit, gone, beside, acted } = await element
+        .evaluate((node) => {
+          const { hit = false, beside = null, acted = false } = node as Watched;
+          return { hit, gone: !node.isConnected, beside, acted };
+        })
+        .catch(() => ({ hit: true, gone: true, beside: null, acted: false }));
+      // Another that has taken its place may have been hit; something else, that made it go or does something of its own, may not.
+      if (touched && (gone || acted) && !hit && beside !== null) throw new Error(`'${testId}' moved under the finger, and '${beside}' was touched.`);
       if (touched && (hit || gone)) return;
     }
     throw new Error(`'${testId}' cannot be touched: something lies over it.`);

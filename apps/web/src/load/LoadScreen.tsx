@@ -28,7 +28,7 @@ import { OnShelf, clearancesOf, useArranged } from './OnShelf';
 import { loadPaper } from './loadPaper';
 import { rowFigures, setWords } from './rowWords';
 import { type Suggested, suggestedLoads } from './suggest';
-import { useLoadCases } from './useLoadCases';
+import { type LoadCase, useLoadCases } from './useLoadCases';
 import { useLoadSchedule } from './useLoadSchedule';
 import { LOAD } from './words';
 
@@ -118,8 +118,7 @@ export function LoadScreen({ waiting, shelves, withPieces }: LoadScreenProps) {
                   key={one.pieceId}
                   waits={one}
                   on={at >= 0}
-                  fares={at >= 0 && load ? load.entries[at] : null}
-                  standing={at >= 0 && load ? (cases?.[at].standing ?? []) : []}
+                  alone_s={at >= 0 && load ? load.entries[at].alone.total_s : one.total_s}
                   onPress={() => toggle(one)}
                 />
               );
@@ -149,6 +148,7 @@ export function LoadScreen({ waiting, shelves, withPieces }: LoadScreenProps) {
                 </Notice>
               )}
               <Verdict load={load} names={chosen.map(({ pieceName }) => pieceName)} onTake={take} />
+              <Fares load={load} cases={cases ?? []} />
               <Rows load={load} names={chosen.map(({ pieceName }) => pieceName)} units={units} />
               <Action
                 kind={load.converged ? 'main' : 'second'}
@@ -215,15 +215,13 @@ function mostWaited(waiting: readonly ForKiln[]): string {
 interface EntryProps {
   waits: ForKiln;
   on: boolean;
-  fares: Load['entries'][number] | null;
-  standing: readonly string[];
+  alone_s: number;
   onPress(): void;
 }
 
-function Entry({ waits: { pieceId, pieceName, look, total_s, damp }, on, fares, standing, onPress }: EntryProps) {
-  const isRight = fares !== null && fares.evaluation.readings.every(({ ok }) => ok);
-  const longer = fares !== null && fares.longer_s >= LONGER_FROM_S ? text(formatDuration(fares.longer_s)) : null;
-  const alone = LOAD.alone(LOOK_NAMES[look], text(formatDuration(fares?.alone.total_s ?? total_s)));
+/** As high whatever is answered: what follows it stays where a finger aims. */
+function Entry({ waits: { pieceId, pieceName, look, damp }, on, alone_s, onPress }: EntryProps) {
+  const alone = LOAD.alone(LOOK_NAMES[look], text(formatDuration(alone_s)));
   return (
     <ChooseRow on={on} name={`${pieceName}, ${alone}`} onPress={onPress} inset={0} testID={`load-piece-${pieceId}`}>
       <View style={{ flex: 1 }}>
@@ -231,18 +229,36 @@ function Entry({ waits: { pieceId, pieceName, look, total_s, damp }, on, fares, 
         <Words size="label" tone="muted">
           {damp ? `${alone}, ${LOAD.damp}` : alone}
         </Words>
-        {fares && (
-          <Words size="label" tone={isRight ? 'muted' : 'warn'} testID={`load-fares-${pieceId}`}>
-            {[...(isRight ? [LOAD.right(longer)] : []), ...fares.says].join(' ')}
-          </Words>
-        )}
-        {standing.length > 0 && (
-          <Words size="label" tone="warn">
-            {standing.join(' ')}
-          </Words>
-        )}
       </View>
     </ChooseRow>
+  );
+}
+
+/** How each of them fares in it, and what was found at the piece whatever rows are fired. */
+function Fares({ load, cases }: { load: Load; cases: readonly LoadCase[] }) {
+  return (
+    <View role="list" aria-label={LOAD.fares}>
+      {load.entries.map(({ name, evaluation, longer_s, says }, i) => {
+        const isRight = evaluation.readings.every(({ ok }) => ok);
+        const longer = longer_s >= LONGER_FROM_S ? text(formatDuration(longer_s)) : null;
+        const standing = cases[i]?.standing ?? [];
+        return (
+          <View key={i} role="listitem">
+            <Words size="label" tone={isRight ? 'muted' : 'warn'} testID={`load-fares-${cases[i]?.piece.id}`}>
+              <Words size="label" bold>
+                {`${name}. `}
+              </Words>
+              {[...(isRight ? [LOAD.right(longer)] : []), ...says].join(' ')}
+            </Words>
+            {standing.length > 0 && (
+              <Words size="label" tone="warn">
+                {standing.join(' ')}
+              </Words>
+            )}
+          </View>
+        );
+      })}
+    </View>
   );
 }
 

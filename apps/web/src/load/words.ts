@@ -9,6 +9,7 @@ export const LOAD = {
   whatGoes: 'What goes in together',
   alone: (look: string, hours: string): string => `${look}, ${hours} by itself`,
   right: (longer: string | null): string => (longer === null ? 'Right in this load.' : `Right in this load, ${longer} longer than by itself.`),
+  fares: 'How each fares in it',
   damp: 'damp',
   suggested: 'May go together',
   suggestion: (look: string, hours: string, apart: string): string => `${look}, about ${hours} instead of ${apart}`,
