@@ -1,5 +1,6 @@
 /** Several pieces, one kiln: put together, judged, parted, given one schedule, keyed in and started. */
-import type { ForKiln, Load, LoadDetail } from '@torvin/schema';
+import type { HeldPlace } from '@torvin/core/piece';
+import type { Bench, ForKiln, Load, LoadDetail, Piece } from '@torvin/schema';
 import { setting } from './setting';
 import { beginPiece, planFiring, scheduleAt } from './states';
 import { PHONE, Visitor, WIDE } from './visitor';
@@ -128,9 +129,90 @@ test('what finds no room on one shelf is named, and on two it does', async () =>
     body: JSON.stringify({ ...kiln, betweenPieces_m: 0.1 }),
   });
   expect(saved.status).toBe(200);
-  await me.sees('load-on-shelf', /100 mm are free between pieces, 25 mm to the walls/);
+  await me.sees('load-on-shelf', /Free: 100 mm between pieces, 25 mm to the walls/);
   await me.page.goto(`${studio.address}/pieces/${large[0]}`);
   await me.sees('next-act', /Key in/);
+});
+
+test('a piece is moved by a finger that rests on it, by keys and turned; where it lies is kept, and a place that is hotter counts', async () => {
+  const kiln = await get<{ version: number }>('/api/kilns/tall-kiln');
+  const put = async (more: object): Promise<void> => {
+    const { version } = await get<{ version: number }>('/api/kilns/tall-kiln');
+    const saved = await fetch(`${studio.address}/api/kilns/tall-kiln`, {
+      ...{ method: 'PUT', headers: { 'Content-Type': 'application/json' } },
+      body: JSON.stringify({ ...kiln, ...more, version }),
+    });
+    expect(saved.status).toBe(200);
+  };
+  await put({ insideDiameter_m: undefined, insideWidth_m: 0.5, insideLength_m: 0.4, elements: 'sides', probeFrom: 'back', door: 'front', rightHotter_K: 12 });
+  const ids: string[] = [];
+  for (const [name, width] of [
+    ['Lies left', '100'],
+    ['Lies right', '160'],
+  ] as const) {
+    ids.push(await beginPiece(studio.address, name, { width, length: '100' }, 'clear-90'));
+    await planFiring(studio.address, ids[ids.length - 1], 'fullFuse', KILN);
+  }
+  const placeOf = async (id: string): Promise<HeldPlace> => {
+    const { doc } = await get<Piece>(`/api/pieces/${id}`);
+    return doc.journey.flatMap((step) => (step.kind === 'fire' && step.place ? [step.place] : []))[0];
+  };
+  await me.page.goto(`${studio.address}/bench/load?with=${ids.join(',')}`);
+  await me.sees('load-keeps', /Every piece keeps every limit/);
+  await me.press('fold-load-on-shelf');
+  await me.sees('load-on-shelf', /the door below.*Dashed are the elements, with 50 mm free\..*thermocouple, with 25 mm free round it/s);
+  expect(await me.has('load-arrange')).toBe(false);
+  await me.expectSound('a load on its shelf', { withAxe: true });
+
+  // 460 mm of shelf are about 100 px for 150 mm: the second is dragged to the right and to the back.
+  const grip = await me.find('load-grip-1');
+  await grip.evaluate((node) => node.scrollIntoView({ block: 'center' }));
+  const box = (await grip.boundingBox())!;
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+  const finger = await me.page.touchscreen.touchStart(x, y);
+  await new Promise((resolve) => setTimeout(resolve, 450));
+  for (let part = 1; part <= 8; part += 1) await finger.move(x + 18 * part, y - 15 * part);
+  await finger.end();
+  await me.sees('load-arrange', /Arrange again/);
+  const after = (await (await me.find('load-grip-1')).boundingBox())!;
+  expect(after.x - box.x).toBeGreaterThan(40);
+  expect(box.y - after.y).toBeGreaterThan(40);
+  await me.sees('load-on-shelf', /2 Lies right \(\d+(\.\d)? °C hotter there\)/);
+  await me.press('load-turn');
+  await me.sees('load-keeps', /Every piece keeps every limit/);
+  const turned = (await (await me.find('load-grip-1')).boundingBox())!;
+  expect(turned.height / turned.width).toBeCloseTo(1.6, 1);
+
+  // Arranged, its longer side lay across; turned, it lies along.
+  // Keys step it: against the other it stops where what has to be free is free.
+  await (await me.find('load-grip-0')).focus();
+  await me.page.keyboard.down('Shift');
+  for (let i = 0; i < 3; i += 1) await me.page.keyboard.press('ArrowUp');
+  await me.page.keyboard.up('Shift');
+  const alone = await scheduleAt(studio.address, ids[1]);
+  await me.press('load-use');
+  await me.find('before-start');
+  await me.settled();
+  const [left, right] = [await placeOf(ids[0]), await placeOf(ids[1])];
+  expect(right).toMatchObject({ kilnId: 'tall-kiln', shelf: 0, shelves: 1, turned: false });
+  expect(right.x_m).toBeGreaterThan(left.x_m);
+  expect(left.turned).toBe(false);
+  const [first, second] = [await scheduleAt(studio.address, ids[0]), await scheduleAt(studio.address, ids[1])];
+  expect(first.segments).toEqual(second.segments);
+  // What the server computes for it is at its place, by as much as its record says.
+  const hotter = 12 * ((2 * right.x_m) / 0.5 - 1);
+  expect(second.snapshot.firing.corrections?.offset_K ?? 0).toBeCloseTo((alone.snapshot.firing.corrections?.offset_K ?? 0) - hotter, 6);
+  expect(second.snapshot.madeFrom?.place_K).toBeCloseTo(hotter, 6);
+
+  // Found again where it was put; and another word about the place outdates what was made for it.
+  await me.page.goto(`${studio.address}/bench/load?with=${ids.join(',')}`);
+  await me.press('fold-load-on-shelf');
+  await me.sees('load-arrange', /Arrange again/);
+  await put({ insideDiameter_m: undefined, insideWidth_m: 0.5, insideLength_m: 0.4, rightHotter_K: -12 });
+  const { waiting } = await get<Bench>('/api/bench');
+  const outdated = waiting.find(({ piece }) => piece.id === ids[1])?.outdated.join(' ');
+  expect(outdated).toMatch(/^Its place in the kiln was [\d.]+ °C hotter than its middle; now it is [\d.]+ °C cooler than its middle\.$/);
+  await put({});
 });
 
 test('wide, and in a studio of its own units, the page of a load has no other; nothing chosen, it says what to do', async () => {

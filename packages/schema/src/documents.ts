@@ -32,7 +32,7 @@ import {
 } from '@torvin/core/contract';
 import { CSV_STYLES } from './csv';
 import { LessonSchema, toldOfFiring } from './firingFields';
-import { recordId, LaidLayerSchema, StepSchema, version, PieceSchema, PieceRowSchema, asked } from './pieces';
+import { FilingSchema, recordId, LaidLayerSchema, StepSchema, version, PieceSchema, PieceRowSchema, asked } from './pieces';
 import { ResultSchema } from './result';
 import { WAITS } from './waits';
 import { ControllerSchema, photoHash } from './records';
@@ -125,6 +125,7 @@ export const MadeFromSchema = schemaFor<MadeFrom, OfFiredLayers>()(
       school: SchoolSchema,
       release: z.object({ id: recordId('Release'), name: z.string(), coat: CoatSchema }).optional(),
       kiln: z.object({ id: recordId('Kiln'), name: z.string(), constants: KilnConstantsSchema.strip(), taken: CorrectionsSchema.optional() }),
+      place_K: figure('K').optional(),
       controller: z.object({ id: recordId('Controller'), name: z.string(), counts: ControllerInputSchema.strip() }),
       limits: StudioLimitsSchema.optional(),
     })
@@ -204,6 +205,7 @@ export const ForKilnSchema = z
       familyId: z.string().nullable(),
       damp: z.boolean().meta({ description: 'It, or what it lies in, is damp: it is fired alone' }),
       total_s: figure('s', 'By itself'),
+      dueOn: FilingSchema.shape.dueOn,
     }),
   )
   .meta({ id: 'ForKiln' });

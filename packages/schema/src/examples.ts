@@ -52,7 +52,7 @@ export const EXAMPLES: Takes = {
   redoPiece: based,
   deletePiece: based,
   restorePiece: {},
-  filePiece: { tags: ['commission'], finishedAt: AT, awayAt: null, patternAt: null },
+  filePiece: { tags: ['commission'], finishedAt: AT, awayAt: null, patternAt: null, dueOn: '2026-12-24' },
   importPiece: {
     format: 'torvin-piece',
     formatVersion: PIECE_FILE_VERSION,

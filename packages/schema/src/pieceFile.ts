@@ -57,6 +57,7 @@ export const PieceFileSchema = z
       tags: FilingSchema.shape.tags.default([]),
       finishedAt: FilingSchema.shape.finishedAt.default(null),
       patternAt: FilingSchema.shape.patternAt,
+      dueOn: FilingSchema.shape.dueOn,
     }),
     schedules: LISTS.schedules,
     firings: LISTS.firings,

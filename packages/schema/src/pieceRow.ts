@@ -9,10 +9,10 @@ export const ROW_LAYERS_AT_MOST = 12;
 
 /** glasses: those of the shelf. photo: the newest of its firings. */
 export function rowOfPiece(piece: Omit<Piece, 'undo' | 'redo' | 'turns'>, glasses: readonly NamedGlass[], photo: string | null = null): PieceRow {
-  const { doc, fired, id, name, version, createdAt, updatedAt, tags, finishedAt, awayAt, patternAt } = piece;
+  const { doc, fired, id, name, version, createdAt, updatedAt, tags, finishedAt, awayAt, patternAt, dueOn } = piece;
   const profile = bodyProfile(bodyByNow(doc, (stepId) => fired[stepId], glasses));
   return {
-    ...{ id, name, version, createdAt, updatedAt, tags, finishedAt, awayAt, patternAt },
+    ...{ id, name, version, createdAt, updatedAt, tags, finishedAt, awayAt, patternAt, dueOn },
     footprint: doc.footprint,
     laid: laidLayers(doc).length,
     profile: { ...profile, layers: profile.layers.slice(0, ROW_LAYERS_AT_MOST).map((layer) => leanLayer(layer, profile.footprint)) },

@@ -1,5 +1,6 @@
 /** Pieces: what is laid, worked and fired in which order, how they are filed, and how lists show them. */
 import { layerDepth } from '@torvin/core/body';
+import { SHELVES_AT_MOST } from '@torvin/core/kiln';
 import { FLAW_NAMES, LOOKS } from '@torvin/core/look';
 import {
   type BodyProfile,
@@ -11,6 +12,7 @@ import {
   HOLES_RANGE,
   HOLE_RANGE_M,
   type HeldForm,
+  type HeldPlace,
   JOINED_BY,
   type JourneyStep,
   KERF_RANGE_M,
@@ -99,6 +101,20 @@ const HeldFormSchema = schemaFor<HeldForm>()(
     .meta({ id: 'HeldForm' }),
 );
 
+const within = (name: string, unit: string, { least, most }: { least: number; most: number }) => quantity(name, unit, least, most);
+const whole = (name: string, range: { least: number; most: number }) => within(name, '', range).int({ error: `${name} must be whole.` });
+
+const HeldPlaceSchema = schemaFor<HeldPlace>()(
+  z.strictObject({
+    kilnId: recordId('Kiln'),
+    x_m: within('From the left wall', 'm', { least: -5, most: 5 }),
+    y_m: within('From the front', 'm', { least: -5, most: 5 }),
+    shelf: whole('Shelf', { least: 0, most: SHELVES_AT_MOST - 1 }),
+    shelves: whole('Shelves', { least: 1, most: SHELVES_AT_MOST }),
+    turned: z.boolean(),
+  }),
+);
+
 /** A firing of a journey. */
 export const StepSchema = schemaFor<PlannedStep>()(
   z
@@ -121,6 +137,7 @@ export const StepSchema = schemaFor<PlannedStep>()(
       releaseId: recordId('Release').optional(),
       scheduleId: id.nullable(),
       computedId: id.nullable(),
+      place: HeldPlaceSchema.optional(),
       measured: z.strictObject({ down_m: quantity('How far it has come down', 'm', 0, 1) }).optional(),
     })
     .meta({ id: 'Step' }),
@@ -129,8 +146,6 @@ export type Step = z.infer<typeof StepSchema>;
 
 const LONGEST_WAIT_S = 60 * 24 * 3600;
 
-const within = (name: string, unit: string, { least, most }: { least: number; most: number }) => quantity(name, unit, least, most);
-const whole = (name: string, range: { least: number; most: number }) => within(name, '', range).int({ error: `${name} must be whole.` });
 const face = oneOf('Face', ['up', 'down']);
 const place = oneOf('Place', ['rim', 'up', 'down']);
 const off_m = within('Depth', 'm', OFF_RANGE_M);
@@ -242,7 +257,7 @@ export const version = quantity('Version', '', 1, 1e9).int();
 export const TAGS_AT_MOST = 12;
 export const TAG_LETTERS_AT_MOST = 30;
 
-/** How a piece is filed: the studio's own words for it, whether it is finished, put away out of the lists, or a pattern. */
+/** How a piece is filed: the studio's own words for it, whether it is finished, put away out of the lists, or a pattern, and when it is due. */
 export const FilingSchema = z
   .object({
     tags: z
@@ -253,6 +268,11 @@ export const FilingSchema = z
     awayAt: instant.nullable(),
     /** Since when it is a pattern: others are started from it, and it waits for nothing itself. Pages of before leave it out. */
     patternAt: instant.nullable().default(null),
+    /** The day it is to be done by: '2026-12-24', the same in every zone. */
+    dueOn: z.iso
+      .date({ error: ({ input }) => `'${String(input)}' is no day; write for example 2026-12-24.` })
+      .nullable()
+      .default(null),
   })
   .meta({ id: 'Filing' });
 export type Filing = z.infer<typeof FilingSchema>;
@@ -297,7 +317,7 @@ const span = z.object({ from: count(), to: count() });
 /** A piece as a list shows it: drawn from the side as it is by now, without its document. */
 export const PieceRowSchema = PieceSchema.pick({
   ...{ id: true, name: true, version: true, createdAt: true, updatedAt: true },
-  ...{ tags: true, finishedAt: true, awayAt: true, patternAt: true },
+  ...{ tags: true, finishedAt: true, awayAt: true, patternAt: true, dueOn: true },
 } as const)
   .extend({
     footprint: FootprintSchema,

@@ -2,6 +2,7 @@
 import type { Controller } from '@torvin/core/controller';
 import { CONTENTS } from '@torvin/core/fit';
 import { type FormShape, type StudioMaterial } from '@torvin/core/form';
+import { DOORS, ELEMENT_PLACES, WALLS } from '@torvin/core/kiln';
 import { LADDER_FACTORS } from '@torvin/core/learn';
 import { LOOKS } from '@torvin/core/look';
 import { FLEXIBLES, MAKING_WAYS, MODELS, type Making, STAGES, stagesOf } from '@torvin/core/making';
@@ -79,6 +80,7 @@ export const GlassSchema = z.strictObject({
 export type Glass = z.infer<typeof GlassSchema>;
 
 const free = (name: string) => quantity(name, 'm', 0, 0.5);
+const hotter = (name: string) => quantity(`${name}, hotter than the middle`, 'K', -60, 60);
 
 /** What firings have taught of it is taken over here; nothing is as usual. */
 export const KilnSchema = KilnConstantsSchema.extend({
@@ -90,6 +92,19 @@ export const KilnSchema = KilnConstantsSchema.extend({
   betweenPieces_m: free('Free between pieces').optional(),
   fromWalls_m: free('Free to the walls').optional(),
   overPieces_m: free('Free over a piece').optional(),
+  fromElements_m: free('Free to the elements').optional(),
+  roundProbe_m: free('Free round the thermocouple').optional(),
+  elements: oneOf('Elements', ELEMENT_PLACES).optional(),
+  probeFrom: oneOf('Thermocouple', WALLS).optional(),
+  probeReach_m: quantity('How far the thermocouple reaches in', 'm', 0.005, 0.5).optional(),
+  post_m: quantity('Side of a post', 'm', 0.01, 0.2).optional(),
+  door: oneOf('Door', DOORS).optional(),
+  leftHotter_K: hotter('Left').optional(),
+  rightHotter_K: hotter('Right').optional(),
+  frontHotter_K: hotter('Front').optional(),
+  backHotter_K: hotter('Back').optional(),
+  lowHotter_K: hotter('Low').optional(),
+  highHotter_K: hotter('High').optional(),
 });
 export type Kiln = z.infer<typeof KilnSchema>;
 export const KilnChangeSchema = aKiln(KilnSchema);

@@ -86,6 +86,8 @@ export const pieces = sqliteTable(
     finishedAt: integer('finished_at'),
     awayAt: integer('away_at'),
     patternAt: integer('pattern_at'),
+    /** A day: '2026-12-24'. */
+    dueOn: text('due_on'),
     createdAt: integer('created_at').notNull(),
     updatedAt: integer('updated_at').notNull(),
     deletedAt: integer('deleted_at'),

@@ -51,9 +51,9 @@ const waits = and(isNotNull(pieces.waits), isNull(pieces.deletedAt));
 
 export function waitingPieces(db: Database): { waiting: WaitingPiece[]; waitingInAll: number } {
   // Without documents: none is opened to put them in order, nor where nothing has changed.
-  const { id, version, tags, finishedAt, awayAt, patternAt } = pieces;
+  const { id, version, tags, finishedAt, awayAt, patternAt, dueOn } = pieces;
   const first = db
-    .select({ id, version, tags, finishedAt, awayAt, patternAt, waits: pieces.waits, waitsStepId: pieces.waitsStepId })
+    .select({ id, version, tags, finishedAt, awayAt, patternAt, dueOn, waits: pieces.waits, waitsStepId: pieces.waitsStepId })
     .from(pieces)
     .where(waits)
     .orderBy(desc(pieces.updatedAt), desc(pieces.id))
@@ -64,7 +64,7 @@ export function waitingPieces(db: Database): { waiting: WaitingPiece[]; waitingI
   const seen = seenOnce(db);
   const on = [shelves, firedChanges(db), units.temperature, units.length, units.mass];
   const waiting = first.map((row) => {
-    const filed = [row.tags.join('\n'), row.finishedAt, row.awayAt, row.patternAt];
+    const filed = [row.tags.join('\n'), row.finishedAt, row.awayAt, row.patternAt, row.dueOn];
     return keptWhile(db, `waiting ${row.id}`, [row.version, row.waits, row.waitsStepId, ...filed, ...on], () => waitingPiece(db, row.id, shelves, units, seen));
   });
   return { waiting: waiting.flatMap((one) => one ?? []), waitingInAll: countWaiting(db) };

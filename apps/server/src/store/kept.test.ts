@@ -103,9 +103,9 @@ test('lists follow what is saved, filed, deleted, renamed, fired and told', () =
   const piece = findPiece(db, row.id);
   for (const act of [
     () => savePiece(db, piece.id, { version: piece.version, name: 'Called otherwise', doc: piece.doc, what: 'x' }, sent),
-    () => filePiece(db, piece.id, { tags: ['gift'], finishedAt: null, awayAt: null, patternAt: null }),
-    () => filePiece(db, piece.id, { tags: [], finishedAt: null, awayAt: NOW, patternAt: null }),
-    () => filePiece(db, piece.id, { tags: [], finishedAt: null, awayAt: null, patternAt: null }),
+    () => filePiece(db, piece.id, { tags: ['gift'], finishedAt: null, awayAt: null, patternAt: null, dueOn: null }),
+    () => filePiece(db, piece.id, { tags: [], finishedAt: null, awayAt: NOW, patternAt: null, dueOn: null }),
+    () => filePiece(db, piece.id, { tags: [], finishedAt: null, awayAt: null, patternAt: null, dueOn: null }),
     () => deletePiece(db, piece.id, piece.version + 1, NOW),
     () => restorePiece(db, piece.id),
     () => deleteFiring(db, listFirings(db, {} as never).firings[0].id, listFirings(db, {} as never).firings[0].version, NOW),

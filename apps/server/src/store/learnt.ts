@@ -130,8 +130,10 @@ function shown(db: Database, { kilns, families }: Pick<Shelves, 'kilns' | 'famil
     familyName,
     glass: last.snapshot.firing.body.glasses[0],
     seen: teaching.map(({ seen }) => seen),
-    witnesses: teaching.flatMap(({ row: { lesson }, seen: { age = 0 }, cone }, of) => [
-      ...(lesson.witness ? [{ offset_K: lesson.witness.controller_C - lesson.witness.glass_C, error_K: WITNESS_ERROR_K, age, of }] : []),
+    witnesses: teaching.flatMap(({ row: { lesson, snapshot }, seen: { age = 0 }, cone }, of) => [
+      ...(lesson.witness
+        ? [{ offset_K: lesson.witness.controller_C - lesson.witness.glass_C + (snapshot.madeFrom?.place_K ?? 0), error_K: WITNESS_ERROR_K, age, of }]
+        : []),
       ...(cone ? [{ ...cone, age, of }] : []),
     ]),
     lessons: known.map(({ row: { id: firingId, pieceName, firedAt, look, result, lesson }, seen, cone }) => ({
@@ -164,7 +166,7 @@ function coneOf({ measured: { cone }, asFired, asFiredResult, segments, planned,
   const ends_s = (asFiredResult ?? planned).simulation.segments.map(({ end_s }) => end_s);
   const told = witnessOfCone(cone, cornersOf(asFired ?? segments, ends_s, snapshot.firing.kiln.ambient_C));
   // Further off it was another cone, or another firing.
-  return told && Math.abs(told.offset_K) <= WITNESS_AT_MOST_K ? told : null;
+  return told && Math.abs(told.offset_K) <= WITNESS_AT_MOST_K ? { ...told, offset_K: told.offset_K + (snapshot.madeFrom?.place_K ?? 0) } : null;
 }
 
 /** What was fitted, as it is told. */

@@ -54,7 +54,7 @@ function namedByPiece(shelves: Shelves, doc: PieceDoc): PieceFile['shelves'] {
 }
 
 export function pieceFile(db: Database, dataDir: string, id: string): PieceFile {
-  const { name, doc, createdAt, tags, finishedAt, patternAt } = findPiece(db, id);
+  const { name, doc, createdAt, tags, finishedAt, patternAt, dueOn } = findPiece(db, id);
   const own = wholeSchedules(db).where(eq(schedules.pieceId, id)).orderBy(asc(schedules.createdAt), asc(schedules.id)).all();
   const fired = db
     .select()
@@ -66,7 +66,7 @@ export function pieceFile(db: Database, dataDir: string, id: string): PieceFile 
   return {
     format: PIECE_FILE_FORMAT,
     formatVersion: PIECE_FILE_VERSION,
-    piece: { id, name, doc, createdAt, tags, finishedAt, patternAt },
+    piece: { id, name, doc, createdAt, tags, finishedAt, patternAt, dueOn },
     schedules: own.map(documentOf),
     firings: fired.map(({ firings: firing, loads: { version: _saves, createdAt: _made, scheduleNumber: _number, ...load } }) => {
       const { pieceId: _piece, version: _version, deletedAt: _deleted, loadId: _load, ...rest } = firing;
@@ -284,7 +284,7 @@ const withFiled = (here: Shelves, filed: PieceFile['shelves']): Shelves => {
 
 /** Makes the piece be there, with its records and firings. */
 function show(tx: Database, file: PieceFile, outcome: Imported['outcome'], now: number): Imported {
-  const { id, name, doc, createdAt, tags, finishedAt, patternAt } = file.piece;
+  const { id, name, doc, createdAt, tags, finishedAt, patternAt, dueOn } = file.piece;
   const before = tx.select().from(pieces).where(eq(pieces.id, id)).get();
   if (before?.deletedAt === null) throw new Taken('piece', id);
   addMissingRecords(tx, file.shelves, now);
@@ -301,7 +301,7 @@ function show(tx: Database, file: PieceFile, outcome: Imported['outcome'], now: 
   const known = before && last?.position != null ? before : null;
   const position = known ? known.position + 1 : 0;
   tx.update(pieces)
-    .set({ name, doc, createdAt, tags, finishedAt, patternAt, position, version: (before?.version ?? 0) + 1, updatedAt: now, deletedAt: null })
+    .set({ name, doc, createdAt, tags, finishedAt, patternAt, dueOn, position, version: (before?.version ?? 0) + 1, updatedAt: now, deletedAt: null })
     .where(eq(pieces.id, id))
     .run();
   tx.insert(pieceStates)

@@ -6,12 +6,15 @@ import type { Database } from '../db/database';
 import { firings, photos, type pieces } from '../db/tables';
 import { firedChanges, keptWhile } from './keptWhile';
 
-type Row = Pick<typeof pieces.$inferSelect, 'id' | 'name' | 'version' | 'doc' | 'createdAt' | 'updatedAt' | 'tags' | 'finishedAt' | 'awayAt' | 'patternAt'>;
+type Row = Pick<
+  typeof pieces.$inferSelect,
+  'id' | 'name' | 'version' | 'doc' | 'createdAt' | 'updatedAt' | 'tags' | 'finishedAt' | 'awayAt' | 'patternAt' | 'dueOn'
+>;
 
 export function pieceRow(db: Database, piece: Row, fired: Piece['fired'], glasses: readonly NamedGlass[]): PieceRow {
-  const { id, version, tags, finishedAt, awayAt, patternAt } = piece;
+  const { id, version, tags, finishedAt, awayAt, patternAt, dueOn } = piece;
   // What it is filed under is no version of it.
-  const rests = [version, tags.join('\n'), finishedAt, awayAt, patternAt, glasses, firedChanges(db)];
+  const rests = [version, tags.join('\n'), finishedAt, awayAt, patternAt, dueOn, glasses, firedChanges(db)];
   return keptWhile(db, `row ${id}`, rests, () => rowOfPiece({ ...piece, fired }, glasses, newestPhoto(db, id)));
 }
 

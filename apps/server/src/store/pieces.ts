@@ -43,9 +43,24 @@ const earlier = alias(pieceStates, 'state_earlier');
 const later = alias(pieceStates, 'state_later');
 
 function select(db: Database, where: SQL | undefined, there: SQL | undefined = isNull(pieces.deletedAt)): Piece[] {
-  const { id, name, version, doc, position, createdAt, updatedAt, tags, finishedAt, awayAt, patternAt } = pieces;
+  const { id, name, version, doc, position, createdAt, updatedAt, tags, finishedAt, awayAt, patternAt, dueOn } = pieces;
   return db
-    .select({ id, name, version, doc, createdAt, updatedAt, tags, finishedAt, awayAt, patternAt, what: now.what, before: earlier.position, redo: later.what })
+    .select({
+      id,
+      name,
+      version,
+      doc,
+      createdAt,
+      updatedAt,
+      tags,
+      finishedAt,
+      awayAt,
+      patternAt,
+      dueOn,
+      what: now.what,
+      before: earlier.position,
+      redo: later.what,
+    })
     .from(pieces)
     .leftJoin(now, and(eq(now.pieceId, id), eq(now.position, position)))
     .leftJoin(earlier, and(eq(earlier.pieceId, id), eq(earlier.position, sql`${position} - 1`)))
@@ -95,9 +110,9 @@ export function listPieces(db: Database, query: PieceQuery): PiecePage {
   const value = sort === 'name' ? after?.slice(0, cut) : Number(after?.slice(0, cut));
   const past = falls ? sql`<` : sql`>`;
   const beyond = cut < 0 ? undefined : sql`(${by} ${past} ${value} or (${by} = ${value} and ${pieces.id} ${past} ${last}))`;
-  const { id, name, version, doc, createdAt, updatedAt, tags: filedAs, finishedAt, awayAt, patternAt } = pieces;
+  const { id, name, version, doc, createdAt, updatedAt, tags: filedAs, finishedAt, awayAt, patternAt, dueOn } = pieces;
   const found = db
-    .select({ id, name, version, doc, createdAt, updatedAt, tags: filedAs, finishedAt, awayAt, patternAt })
+    .select({ id, name, version, doc, createdAt, updatedAt, tags: filedAs, finishedAt, awayAt, patternAt, dueOn })
     .from(pieces)
     .where(and(where, beyond))
     .orderBy(falls ? desc(by) : asc(by), falls ? desc(id) : asc(id))
@@ -130,11 +145,11 @@ const tagsInUse = (db: Database): string[] =>
     .sort((a, b) => a.localeCompare(b));
 
 /** Filed anew: the last word stands. A piece that is finished, put away or a pattern waits for nothing. */
-export function filePiece(db: Database, id: string, { tags, finishedAt, awayAt, patternAt }: Filing): Piece {
+export function filePiece(db: Database, id: string, { tags, finishedAt, awayAt, patternAt, dueOn }: Filing): Piece {
   return writing(db, (tx) => {
     mustBeThere(tx, id);
     findPiece(tx, id);
-    tx.update(pieces).set({ tags, finishedAt, awayAt, patternAt }).where(eq(pieces.id, id)).run();
+    tx.update(pieces).set({ tags, finishedAt, awayAt, patternAt, dueOn }).where(eq(pieces.id, id)).run();
     tellWaiting(tx, id);
     return findPiece(tx, id);
   });
@@ -240,7 +255,7 @@ export function unchanged(db: Database, id: string, version: number): Row {
 /** Puts a new state behind the present one; what had been undone is gone, and so is what is older than is kept. */
 export function changePiece(
   db: Database,
-  { id, position, version, createdAt, doc: before, tags, finishedAt, awayAt, patternAt }: Row,
+  { id, position, version, createdAt, doc: before, tags, finishedAt, awayAt, patternAt, dueOn }: Row,
   { name, doc, what }: Omit<Change, 'version'>,
   at: number,
 ): Piece {
@@ -266,7 +281,7 @@ export function changePiece(
     doc,
     createdAt,
     updatedAt: at,
-    ...{ tags, finishedAt, awayAt, patternAt },
+    ...{ tags, finishedAt, awayAt, patternAt, dueOn },
     undo: what,
     redo: null,
     fired: firedOf(db, [id])(id),

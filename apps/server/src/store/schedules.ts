@@ -178,7 +178,7 @@ const FOR_KILN_AT_MOST = 300;
 export function forKiln(db: Database): ForKiln[] {
   return db
     .select({
-      ...{ pieceId: pieces.id, pieceName: pieces.name, stepId: schedules.stepId, look: schedules.look },
+      ...{ pieceId: pieces.id, pieceName: pieces.name, dueOn: pieces.dueOn, stepId: schedules.stepId, look: schedules.look },
       ...{ kilnId: schedules.kilnId, scheduleId: schedules.id, familyId: schedules.familyId, total_s: schedules.total_s },
       wet: sql<string | null>`json_extract(${snapshots.doc}, '$.firing.setup.wet')`,
     })

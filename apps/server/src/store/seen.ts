@@ -25,10 +25,15 @@ interface Ran {
 }
 
 /** What a firing did, as it ran: by what the controller read, since what a plan had taken off for its offset is what is to be found out. */
-export function workDone({ segments, planned, asFired, asFiredResult, snapshot: { firing } }: Ran): { work_perPa: number; work_C: number } {
+export function workDone({ segments, planned, asFired, asFiredResult, snapshot: { firing, madeFrom } }: Ran): { work_perPa: number; work_C: number } {
   const ran = asFired ?? segments;
   const work_C = ran[hottestSegment(ran)].target_C;
-  return { work_C, work_perPa: workAsRead(viscosityOf(glassOf(firing)), (asFiredResult ?? planned).work_perPa.mean, work_C, firing.corrections ?? {}) };
+  return {
+    work_C,
+    work_perPa: workAsRead(viscosityOf(glassOf(firing)), (asFiredResult ?? planned).work_perPa.mean, work_C, {
+      offset_K: (firing.corrections?.offset_K ?? 0) + (madeFrom?.place_K ?? 0),
+    }),
+  };
 }
 
 /** Newest first. What was said before the glass could be cold, or is to teach nothing, shows nothing. */

@@ -11,7 +11,7 @@ import { paperPages } from '@/paper/paperPages';
 import { loadHref, recoatHref, planHref, runHref } from '@/ui/hrefs';
 import { suggestedLoads } from '@/load/suggest';
 import type { PieceMarkProps } from '@/pieces/PieceMark';
-import { fromWhen } from '@/ui/clock';
+import { dayWords, fromWhen } from '@/ui/clock';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { LinkRow } from '@/ui/LinkRow';
@@ -28,7 +28,7 @@ import { benchPaper } from './benchPaper';
 import { UsedTwice } from './UsedTwice';
 import { byLoad } from './byLoad';
 import { BENCH } from './words';
-import { decisionFor, firingWords, isReady } from './waiting';
+import { decisionFor, dueFirst, firingWords, isReady } from './waiting';
 
 const FACE = { width: 84, height: 48 };
 
@@ -53,14 +53,27 @@ export function BenchScreen({ PieceMark, RunningSection, LearnedOf }: BenchParts
     const decision = decisionFor(waits);
     return decision ? [{ waits, ...decision }] : [];
   });
-  const next = waiting.filter((waits) => decisionFor(waits) === null);
+  const next = dueFirst(waiting.filter((waits) => decisionFor(waits) === null));
   const [together] = suggestedLoads(
     next
       .filter(isReady)
       .flatMap(({ piece, stepId, look, kilnId, total_s }) =>
         look === null || kilnId === null
           ? []
-          : [{ pieceId: piece.id, pieceName: piece.name, stepId, look, kilnId, scheduleId: '', familyId: null, damp: false, total_s: total_s ?? 0 }],
+          : [
+              {
+                pieceId: piece.id,
+                pieceName: piece.name,
+                stepId,
+                look,
+                kilnId,
+                scheduleId: '',
+                familyId: null,
+                damp: false,
+                dueOn: piece.dueOn,
+                total_s: total_s ?? 0,
+              },
+            ],
       ),
   );
   const more = waitingInAll - waiting.length;
@@ -228,7 +241,8 @@ function PieceRow({ waits: { piece }, shelves, PieceMark, about, act, href, test
 function NextRow({ waits, shelves, PieceMark }: Pick<PieceRowProps, 'waits' | 'shelves' | 'PieceMark'>) {
   const { piece, look, step } = waits;
   const isKeyed = isReady(waits);
-  const about = look === null ? (step ?? BENCH.step).toLowerCase() : firingWords(waits);
+  const due = piece.dueOn ? ` · ${BENCH.dueOn(dayWords(piece.dueOn))}` : '';
+  const about = `${look === null ? (step ?? BENCH.step).toLowerCase() : firingWords(waits)}${due}`;
   return (
     <PieceRow
       {...{ waits, shelves, about, PieceMark }}

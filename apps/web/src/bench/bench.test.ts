@@ -1,7 +1,8 @@
 import type { Series } from '@torvin/core/heat';
 import { isCoolBy } from '@/data/isCoolBy';
 import { standingAt } from './byClock';
-import { decisionFor, waitsFor } from './waiting';
+import type { WaitingPiece } from '@torvin/schema';
+import { decisionFor, dueFirst, waitsFor } from './waiting';
 
 /** Climbs for 1000 s, holds for 600, drops for 400. */
 const series: Series = {
@@ -14,6 +15,12 @@ const series: Series = {
     { rampEnd: 6, holdEnd: 6 },
   ],
 };
+
+test('what has a day to be done by comes first, the nearest of them before the others', () => {
+  const one = (name: string, dueOn: string | null) => ({ piece: { name, dueOn } }) as WaitingPiece;
+  const all = [one('a', null), one('b', '2027-01-04'), one('c', null), one('d', '2026-12-24')];
+  expect(dueFirst(all).map(({ piece }) => piece.name)).toEqual(['d', 'b', 'a', 'c']);
+});
 
 describe('a firing by the clock', () => {
   test.each([

@@ -8,6 +8,13 @@ export type Ready = WaitingPiece & { stepId: string };
 /** It waits for its kiln, and its schedule is there. */
 export const isReady = (one: WaitingPiece): one is Ready => one.for === 'kiln' && one.stepId !== null && one.total_s !== null;
 
+/** What has a day to be done by first, the nearest before the others; the rest in its order. */
+export const dueFirst = (waiting: readonly WaitingPiece[]): WaitingPiece[] => {
+  const dayOf = ({ piece }: WaitingPiece): string => piece.dueOn ?? AFTER_ALL;
+  return [...waiting].sort((a, b) => dayOf(a).localeCompare(dayOf(b)));
+};
+const AFTER_ALL = '9999';
+
 /** 'full fuse · 20 h 09'. */
 export const firingWords = ({ look, total_s }: Pick<WaitingPiece, 'look' | 'total_s'>): string =>
   [look === null ? 'firing' : LOOK_NAMES[look].toLowerCase(), ...(total_s === null ? [] : [text(formatDuration(total_s))])].join(' · ');

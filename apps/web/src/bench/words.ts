@@ -5,6 +5,7 @@ export const BENCH = {
   title: 'Bench',
   now: 'Now',
   next: 'Next up',
+  dueOn: (day: string): string => `due ${day}`,
   decisions: 'Needs a decision',
   due: 'Due',
   taught: 'What firings taught',

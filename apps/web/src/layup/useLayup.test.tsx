@@ -38,6 +38,7 @@ const first: Piece = {
   finishedAt: null,
   awayAt: null,
   patternAt: null,
+  dueOn: null,
 };
 
 /** A server of one piece, which counts versions as the real one does. */

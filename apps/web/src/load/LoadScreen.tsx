@@ -13,6 +13,7 @@ import { useTheme } from '@/theme/ThemeContext';
 import { OnPaper } from '@/paper/OnPaper';
 import { paperPages } from '@/paper/paperPages';
 import { space } from '@/theme/theme';
+import { dayWords } from '@/ui/clock';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
 import { ChooseRow } from '@/ui/ChooseRow';
@@ -24,12 +25,14 @@ import { Words } from '@/ui/Words';
 import { loadHref, runHref } from '@/ui/hrefs';
 import { WORDS } from '@/ui/said';
 import { isWide, useLayout } from '@/ui/useWidth';
-import { OnShelf, clearancesOf, useArranged } from './OnShelf';
+import { OnShelf } from './OnShelf';
 import { loadPaper } from './loadPaper';
 import { rowFigures, setWords } from './rowWords';
 import { type Suggested, suggestedLoads } from './suggest';
 import { type LoadCase, useLoadCases } from './useLoadCases';
 import { useLoadSchedule } from './useLoadSchedule';
+import { putBefore, useArranged } from './useArranged';
+import { useAtTheirPlaces } from './useAtTheirPlaces';
 import { LOAD } from './words';
 
 type Load = Answered<'load'>;
@@ -62,30 +65,54 @@ export function LoadScreen({ waiting, shelves, withPieces }: LoadScreenProps) {
   const computed = useComputed('load', asked);
   const keeping = useLoadSchedule();
   // What was answered of another choice is neither shown nor saved as of this one.
-  const load = asked && computed.value && !computed.stale ? computed.value : null;
-  const wrong = problem ?? (asked && !computed.stale ? computed.problem : null) ?? keeping.problem;
-  const outOfPlace = wrong === null ? undefined : chosen[Number(/^entries\.(\d+)/.exec(wrong.path)?.[1] ?? NaN)];
+  const inMiddle = asked && computed.value && !computed.stale ? computed.value : null;
   // Of what is chosen by then: a second touch may come before the first is drawn.
   const toggle = ({ pieceId }: ForKiln): void => setIds((now) => (now.includes(pieceId) ? now.filter((id) => id !== pieceId) : [...now, pieceId]));
   const kiln = kilns.find(({ id }) => id === kilnId);
-  const clear = useMemo(() => clearancesOf(kiln ?? {}), [kiln]);
-  const arranged = useArranged(load, clear);
+  const key = chosen.map(({ pieceId }) => pieceId).join(',');
+  const chosenIds = useMemo(() => key.split(','), [key]);
+  const arranged = useArranged(
+    inMiddle,
+    chosenIds,
+    kiln,
+    useMemo(() => putBefore(cases, kilnId), [cases, kilnId]),
+  );
+  const { load, hotter_K, isFresh, problem: problemThere } = useAtTheirPlaces(inMiddle, asked, arranged, kiln);
+  const wrong = problem ?? (asked && !computed.stale ? computed.problem : null) ?? problemThere ?? keeping.problem;
+  const outOfPlace = wrong === null ? undefined : chosen[Number(/^entries\.(\d+)/.exec(wrong.path)?.[1] ?? NaN)];
   const noRoom = (arranged.places?.left ?? []).map((i) => chosen[i]?.pieceName ?? '');
   const take = (some: readonly number[]): void => setIds(some.map((i) => chosen[i].pieceId));
 
   async function use(): Promise<void> {
-    if (!load || !cases || !(await keeping.keep(cases, load))) return;
+    if (!load || !isFresh || !cases || !(await keeping.keep(cases, load, arranged.places, shelves))) return;
     const [first, ...others] = cases;
     const together = others.map(({ piece }) => piece.id).join(',');
     router.push(`${runHref(first.piece.id, first.step.id, 'key-in')}&together=${together}`);
   }
 
+  const shelf = load && (
+    <Fold
+      title={LOAD.onShelf}
+      about={noRoom.length > 0 ? LOAD.noRoom(LOAD.list(noRoom), arranged.shelves) : arranged.clashes.length > 0 ? LOAD.someTooNear : LOAD.onShelfAbout}
+      warns={noRoom.length > 0 || arranged.clashes.length > 0}
+      testID="load-on-shelf"
+    >
+      {() => <OnShelf load={load} names={chosen.map(({ pieceName }) => pieceName)} arranged={arranged} kiln={kiln} hotter_K={hotter_K} />}
+    </Fold>
+  );
   return (
     <Screen title={LOAD.title} subtitle={kiln?.name} back={{ title: LOAD.bench, href: '/bench' }}>
       <OnPaper
         pages={
           load
-            ? () => paperPages(loadPaper({ load, pieces: chosen, places: arranged.places, kilnName: kiln?.name ?? '', units }, Date.now()), LOAD.title)
+            ? () =>
+                paperPages(
+                  loadPaper(
+                    { load, pieces: chosen, places: arranged.places, room: arranged.room, clear: arranged.clear, kilnName: kiln?.name ?? '', units },
+                    Date.now(),
+                  ),
+                  LOAD.title,
+                )
             : undefined
         }
       />
@@ -124,6 +151,7 @@ export function LoadScreen({ waiting, shelves, withPieces }: LoadScreenProps) {
               );
             })}
           </View>
+          {wide && shelf && <View style={{ marginTop: space.large }}>{shelf}</View>}
         </View>
         <View style={{ gap: space.medium, ...(wide ? { flex: 1, minWidth: 0 } : {}) }} testID="load-result">
           {here.length > 0 && chosen.length < 2 && <Words tone="muted">{LOAD.chooseTwo}</Words>}
@@ -152,19 +180,14 @@ export function LoadScreen({ waiting, shelves, withPieces }: LoadScreenProps) {
               <Rows load={load} names={chosen.map(({ pieceName }) => pieceName)} units={units} />
               <Action
                 kind={load.converged ? 'main' : 'second'}
-                title={keeping.saving ? LOAD.using : load.converged ? LOAD.forEach(chosen.length) : LOAD.allTheSame(chosen.length)}
-                disabled={keeping.saving}
+                title={
+                  keeping.saving ? LOAD.using : !isFresh ? WORDS.calculating : load.converged ? LOAD.forEach(chosen.length) : LOAD.allTheSame(chosen.length)
+                }
+                disabled={keeping.saving || !isFresh}
                 testID="load-use"
                 onPress={() => void use()}
               />
-              <Fold
-                title={LOAD.onShelf}
-                about={noRoom.length > 0 ? LOAD.noRoom(LOAD.list(noRoom), arranged.shelves) : LOAD.onShelfAbout}
-                warns={noRoom.length > 0}
-                testID="load-on-shelf"
-              >
-                {() => <OnShelf load={load} names={chosen.map(({ pieceName }) => pieceName)} arranged={arranged} />}
-              </Fold>
+              {!wide && shelf}
               <Fold title={LOAD.needs} about={LOAD.needsAbout} testID="load-needs">
                 {() => <Needs load={load} units={units} />}
               </Fold>
@@ -220,8 +243,8 @@ interface EntryProps {
 }
 
 /** As high whatever is answered: what follows it stays where a finger aims. */
-function Entry({ waits: { pieceId, pieceName, look, damp }, on, alone_s, onPress }: EntryProps) {
-  const alone = LOAD.alone(LOOK_NAMES[look], text(formatDuration(alone_s)));
+function Entry({ waits: { pieceId, pieceName, look, damp, dueOn }, on, alone_s, onPress }: EntryProps) {
+  const alone = [LOAD.alone(LOOK_NAMES[look], text(formatDuration(alone_s))), ...(!dueOn ? [] : [LOAD.due(dayWords(dueOn))])].join(', ');
   return (
     <ChooseRow on={on} name={`${pieceName}, ${alone}`} onPress={onPress} inset={0} testID={`load-piece-${pieceId}`}>
       <View style={{ flex: 1 }}>

@@ -1,18 +1,20 @@
-/** The shelves of the kiln from above, to scale: where each piece finds room, and what finds none. */
+/** The shelves of the kiln from above: where each piece lies and how it is moved, what is too near, and what is lifted. */
 import type { Answered } from '@torvin/core/engine';
-import { type Outline, type Placed, type Room, type Clearances, USUAL_CLEARANCES, lyingOf } from '@torvin/core/load';
-import { type Units, formatLength, formatMass, text } from '@torvin/core/units';
+import type { Clearances, Room } from '@torvin/core/kiln';
+import type { Clash, Placed } from '@torvin/core/load';
+import { type Units, formatDifference, formatLength, formatMass, text } from '@torvin/core/units';
 import type { Kiln } from '@torvin/schema';
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { View } from 'react-native';
-import Svg, { Circle, Ellipse, Rect, Text as SvgText } from 'react-native-svg';
 import { useUnits } from '@/data/FormUnits';
-import { useComputed } from '@/engine/useComputed';
-import { useTheme } from '@/theme/ThemeContext';
-import { fonts, space, wordSize } from '@/theme/theme';
+import { space } from '@/theme/theme';
+import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
 import { MeasuredWidth } from '@/ui/MeasuredWidth';
+import { Notice } from '@/ui/Notice';
 import { Words } from '@/ui/Words';
+import { ShelfDrawing } from './ShelfDrawing';
+import { type Arranged, shelvesOf } from './useArranged';
 import { LOAD } from './words';
 
 type Load = Answered<'load'>;
@@ -23,39 +25,26 @@ const TWO_LIFT_FROM_KG = 20;
 /** No wider, px: the list beside it says the same. */
 const WIDEST = 420;
 
-export interface Arranged {
-  shelves: number;
-  setShelves(shelves: number): void;
-  clear: Clearances;
-  /** Null while it is calculated, and where the kiln's inside is not known. */
-  places: Answered<'arrange'> | null;
+export interface OnShelfProps {
+  load: Load;
+  names: readonly string[];
+  arranged: Arranged;
+  kiln: Kiln | undefined;
+  /** Of each piece, by how much its place is hotter than the middle, K. */
+  hotter_K: readonly number[];
 }
 
-/** What a kiln's record says has to be free, the usual where it does not. */
-export const clearancesOf = ({ betweenPieces_m, fromWalls_m, overPieces_m }: Partial<Kiln>): Clearances => ({
-  between_m: betweenPieces_m ?? USUAL_CLEARANCES.between_m,
-  wall_m: fromWalls_m ?? USUAL_CLEARANCES.wall_m,
-  over_m: overPieces_m ?? USUAL_CLEARANCES.over_m,
-});
-
-/** Where all of a load finds room. */
-export function useArranged(load: Load | null, clear: Clearances): Arranged {
-  const [shelves, setShelves] = useState(1);
-  const asked = useMemo(
-    () => (load?.room ? { items: load.entries.map(({ outline }) => outline), room: load.room, shelves, clear } : null),
-    [load, shelves, clear],
-  );
-  const { value, stale } = useComputed('arrange', asked);
-  return { shelves, setShelves, clear, places: asked && value && !stale ? value : null };
-}
-
-export function OnShelf({ load, names, arranged: { shelves, setShelves, clear, places } }: { load: Load; names: readonly string[]; arranged: Arranged }) {
+export function OnShelf({ load, names, arranged, kiln, hotter_K }: OnShelfProps) {
   const units = useUnits();
-  const { room, entries } = load;
-  const items = entries.map(({ outline }) => outline);
+  const [chosen, setChosen] = useState<number | null>(null);
+  const { room, places, shelves, setShelves, clear, clashes, isMoved, move, again } = arranged;
   if (!room) return <Words tone="muted">{LOAD.roomUnknown}</Words>;
-  const written = (metres: number): string => text(formatLength(metres, units.length));
-  const { between_m, wall_m, over_m } = clear;
+  const placed = places?.placed ?? [];
+  const many = shelvesOf(placed);
+  const carrying = [...new Set(placed.map(({ shelf }) => shelf))].sort((a, b) => a - b);
+  const heavy = (some: readonly Placed[]): number => some.reduce((sum, { item }) => sum + load.entries[item].mass_kg, 0);
+  const taken = placed.find(({ item }) => item === chosen);
+  const tooNear = new Set(clashes.flatMap((clash) => [clash.item, ...(typeof clash.with === 'number' ? [clash.with] : [])]));
   return (
     <View style={{ gap: space.medium }}>
       <Choice
@@ -65,82 +54,74 @@ export function OnShelf({ load, names, arranged: { shelves, setShelves, clear, p
         onChange={(n) => setShelves(Number(n))}
         testID="load-shelves"
       />
-      {places && (
-        <>
-          {Array.from({ length: shelves }, (_, shelf) => shelf)
-            .filter((shelf) => places.placed.some((one) => one.shelf === shelf))
-            .map((shelf) => (
-              <OneShelf
-                key={shelf}
-                room={room}
-                placed={places.placed.filter((one) => one.shelf === shelf)}
-                items={items}
-                names={names}
-                load={load}
-                shelf={shelf}
-                units={units}
-              />
-            ))}
-          <Words size="label" tone="muted">
-            {LOAD.clearances(written(between_m), written(wall_m), written(over_m), room.high_m !== null)}
-          </Words>
-        </>
+      {clashes.length > 0 && (
+        <Notice tone="warn" testID="load-too-near">
+          {clashes.map((clash) => clashWords(clash, names, units)).join(' ')}
+        </Notice>
       )}
-    </View>
-  );
-}
-
-interface OneShelfProps {
-  room: Room;
-  placed: readonly Placed[];
-  items: readonly Outline[];
-  names: readonly string[];
-  load: Load;
-  shelf: number;
-  units: Units;
-}
-
-function OneShelf({ room, placed, items, names, load, shelf, units }: OneShelfProps) {
-  const mass_kg = placed.reduce((sum, { item }) => sum + load.entries[item].mass_kg, 0);
-  const said = placed.map(({ item }) => LOAD.numbered(item + 1, names[item])).join(', ');
-  return (
-    <View style={{ gap: space.small }} testID={`load-shelf-${shelf}`}>
-      <Words bold>{LOAD.shelf(shelf + 1, text(formatMass(mass_kg, units.mass)))}</Words>
-      <MeasuredWidth>{(width) => <ShelfDrawing room={room} placed={placed} items={items} width={Math.min(width, WIDEST)} label={said} />}</MeasuredWidth>
-      <Words size="label">{said}</Words>
-      {mass_kg >= TWO_LIFT_FROM_KG && <Words tone="warn">{LOAD.twoLift}</Words>}
-    </View>
-  );
-}
-
-/** The front of the kiln is at the bottom; each piece has its number in the list. */
-function ShelfDrawing({ room, placed, items, width, label }: Pick<OneShelfProps, 'room' | 'placed' | 'items'> & { width: number; label: string }) {
-  const { colours } = useTheme();
-  const scale = (width - 2) / room.wide_m;
-  const height = room.long_m * scale + 2;
-  const [x, y] = [(metres: number) => 1 + metres * scale, (metres: number) => height - 1 - metres * scale];
-  const line = { fill: colours.surface, stroke: colours.muted, strokeWidth: 1.5 };
-  return (
-    <Svg width={width} height={height} viewBox={`0 0 ${width} ${height}`} role="img" aria-label={label}>
-      {room.isRound ? (
-        <Circle cx={width / 2} cy={height / 2} r={width / 2 - 1} {...line} />
-      ) : (
-        <Rect x={1} y={1} width={width - 2} height={height - 2} {...line} />
-      )}
-      {placed.map((one) => {
-        const { wide_m, long_m, isRound } = lyingOf(one, items[one.item]);
-        const drawn = { fill: colours.ground, stroke: colours.ink, strokeWidth: 1.5 };
-        return isRound ? (
-          <Ellipse key={one.item} cx={x(one.x_m)} cy={y(one.y_m)} rx={(wide_m * scale) / 2} ry={(long_m * scale) / 2} {...drawn} />
-        ) : (
-          <Rect key={one.item} x={x(one.x_m - wide_m / 2)} y={y(one.y_m + long_m / 2)} width={wide_m * scale} height={long_m * scale} {...drawn} />
+      {carrying.map((shelf) => {
+        const here = placed.filter((one) => one.shelf === shelf);
+        const mass_kg = heavy(here);
+        return (
+          <View key={shelf} style={{ gap: space.small }} testID={`load-shelf-${shelf}`}>
+            <Words bold>{LOAD.shelf(shelf + 1, text(formatMass(mass_kg, units.mass)))}</Words>
+            <MeasuredWidth>
+              {(width) => (
+                <ShelfDrawing
+                  {...{ room, clear, placed: here, names, tooNear, chosen }}
+                  items={load.entries.map(({ outline }) => outline)}
+                  bears={shelf < many - 1}
+                  width={Math.min(width, WIDEST)}
+                  onChoose={setChosen}
+                  onMove={move}
+                />
+              )}
+            </MeasuredWidth>
+            <Words size="label">{here.map(({ item }) => placeWords(item, names, hotter_K[item] ?? 0, units)).join(', ')}</Words>
+            {mass_kg >= TWO_LIFT_FROM_KG && <Words tone="warn">{LOAD.twoLift}</Words>}
+          </View>
         );
       })}
-      {placed.map(({ item, x_m, y_m }) => (
-        <SvgText key={item} x={x(x_m)} y={y(y_m) + 5} fontSize={wordSize.text} fontFamily={fonts.words} fill={colours.ink} textAnchor="middle">
-          {item + 1}
-        </SvgText>
-      ))}
-    </Svg>
+      {carrying.length > 1 && <Words bold>{LOAD.inAll(text(formatMass(heavy(placed), units.mass)))}</Words>}
+      {placed.length > 0 && (
+        <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
+          {taken && <Action kind="second" title={LOAD.turn(names[taken.item])} testID="load-turn" onPress={() => move({ ...taken, turned: !taken.turned })} />}
+          {taken && taken.shelf < shelves - 1 && (
+            <Action kind="second" title={LOAD.up} testID="load-up" onPress={() => move({ ...taken, shelf: taken.shelf + 1 })} />
+          )}
+          {taken && taken.shelf > 0 && <Action kind="second" title={LOAD.down} testID="load-down" onPress={() => move({ ...taken, shelf: taken.shelf - 1 })} />}
+          {isMoved && <Action kind="second" title={LOAD.again} testID="load-arrange" onPress={again} />}
+        </View>
+      )}
+      <Words size="label" tone="muted">
+        {seenWords(room, clear, many, kiln, units)}
+      </Words>
+    </View>
   );
+}
+
+function placeWords(item: number, names: readonly string[], hotter_K: number, { temperature }: Units): string {
+  const by = text(formatDifference(Math.abs(hotter_K), temperature));
+  return `${LOAD.numbered(item + 1, names[item])}${Math.abs(hotter_K) < 0.5 ? '' : LOAD.placeIs(by, hotter_K > 0)}`;
+}
+
+/** What is drawn, what has to be free, and where that is set. */
+function seenWords(room: Room, { between_m, wall_m, over_m, elements_m, probe_m }: Clearances, shelves: number, kiln: Kiln | undefined, units: Units): string {
+  const written = (metres: number): string => text(formatLength(metres, units.length));
+  const { elements, probe, high_m } = room;
+  return [
+    kiln?.door === 'front' ? LOAD.doorBelow : LOAD.frontBelow,
+    LOAD.clearances(written(between_m), written(wall_m), high_m === null ? null : written(over_m)),
+    ...(shelves > 1 ? [LOAD.posts] : []),
+    ...(elements === undefined ? [LOAD.elementsUnknown] : elements === 'top' ? [LOAD.inLid(written(elements_m))] : [LOAD.inWalls(written(elements_m))]),
+    ...(probe ? [LOAD.probe(written(probe_m))] : []),
+    LOAD.dragged,
+    LOAD.ofRecord,
+  ].join(' ');
+}
+
+function clashWords({ item, with: other, short_m }: Clash, names: readonly string[], { length }: Units): string {
+  const short = text(formatLength(short_m, length));
+  if (other === 'height') return LOAD.tooHigh(short);
+  return LOAD.tooNear(names[item], typeof other === 'number' ? names[other] : LOAD.things[other], short);
 }

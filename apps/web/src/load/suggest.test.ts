@@ -2,7 +2,8 @@ import type { ForKiln } from '@torvin/schema';
 import { suggestedLoads } from './suggest';
 
 const waits = (pieceName: string, hours: number, more: Partial<ForKiln> = {}): ForKiln => ({
-  ...{ pieceId: pieceName, pieceName, stepId: 's', look: 'fullFuse', kilnId: 'k', scheduleId: pieceName, familyId: 'f', damp: false, total_s: hours * 3600 },
+  ...{ pieceId: pieceName, pieceName, stepId: 's', look: 'fullFuse', kilnId: 'k', scheduleId: pieceName, familyId: 'f', damp: false, dueOn: null },
+  total_s: hours * 3600,
   ...more,
 });
 const named = (all: readonly ForKiln[]): string[][] => suggestedLoads(all).map(({ pieces }) => pieces.map(({ pieceName }) => pieceName));
@@ -13,6 +14,17 @@ test('the same firing of the same glass in one kiln goes together, what takes fa
 test('another kiln, another firing, another glass and what is damp stay out', () => {
   const others = [waits('b', 12, { kilnId: 'other' }), waits('c', 12, { look: 'tack' }), waits('d', 12, { familyId: 'hard' }), waits('e', 12, { damp: true })];
   expect(named([waits('a', 12), ...others])).toEqual([]);
+});
+test('what is due first comes first, whatever hours it spares', () => {
+  const all = [
+    ...[waits('a', 10, { look: 'tack', dueOn: '2026-12-20' }), waits('b', 10, { look: 'tack' })],
+    ...[waits('c', 30), waits('d', 40), waits('e', 9, { look: 'contour', dueOn: '2026-12-24' }), waits('f', 9, { look: 'contour', dueOn: '2026-12-04' })],
+  ];
+  expect(named(all)).toEqual([
+    ['e', 'f'],
+    ['a', 'b'],
+    ['c', 'd'],
+  ]);
 });
 test('what spares the kiln most hours comes first, with its hours', () => {
   const all = [waits('a', 10, { look: 'tack' }), waits('b', 10, { look: 'tack' }), waits('c', 30), waits('d', 40)];

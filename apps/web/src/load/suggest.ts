@@ -3,6 +3,8 @@ import type { ForKiln } from '@torvin/schema';
 
 export interface Suggested {
   pieces: ForKiln[];
+  /** The first day that one of them is due: '2026-12-24'; after every day where none is. */
+  due: string;
   /** About how long it takes, s: no less than the longest of them. */
   atLeast_s: number;
   /** One after the other, s. */
@@ -12,8 +14,10 @@ export interface Suggested {
 /** So many times the shortest: what takes longer would keep the others waiting. */
 const LONGER_AT_MOST = 1.5;
 const SHOWN_AT_MOST = 3;
+/** After every day. */
+const NEVER = '9999';
 
-/** Those first that spare the kiln most hours. */
+/** Those first that are due first, then those that spare the kiln most hours. */
 export function suggestedLoads(waiting: readonly ForKiln[]): Suggested[] {
   const groups = new Map<string, ForKiln[]>();
   for (const one of waiting.filter(({ damp }) => !damp)) {
@@ -25,10 +29,11 @@ export function suggestedLoads(waiting: readonly ForKiln[]): Suggested[] {
     .filter(({ length }) => length > 1)
     .map((pieces) => ({
       pieces,
+      due: pieces.reduce((first, { dueOn }) => (dueOn !== null && dueOn < first ? dueOn : first), NEVER),
       atLeast_s: Math.max(...pieces.map(({ total_s }) => total_s)),
       apart_s: pieces.reduce((sum, { total_s }) => sum + total_s, 0),
     }))
-    .sort((a, b) => b.apart_s - b.atLeast_s - (a.apart_s - a.atLeast_s))
+    .sort((a, b) => a.due.localeCompare(b.due) || b.apart_s - b.atLeast_s - (a.apart_s - a.atLeast_s))
     .slice(0, SHOWN_AT_MOST);
 }
 

@@ -1,7 +1,7 @@
 /** What is chosen for a load, each piece as it stands now: what it is composed from, and what stands against firing it. */
 import { type Outcome, type Problem, found, refused, valueOf } from '@torvin/core/problem';
 import { firingOf, snapshotOf } from '@torvin/core/piece';
-import { impossibleFiring } from '@torvin/core/schedule';
+import { type SeenFiring, impossibleFiring } from '@torvin/core/schedule';
 import { type ForKiln, type Piece, type Shelves, type Snapshot, type Step } from '@torvin/schema';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useUnits } from '@/data/FormUnits';
@@ -18,6 +18,7 @@ export interface LoadCase {
   piece: Piece;
   step: Step;
   snapshot: Snapshot;
+  seen: readonly SeenFiring[];
   /** What was found at the piece, whatever rows are fired. */
   standing: string[];
 }
@@ -40,10 +41,12 @@ export function useLoadCases(chosen: readonly ForKiln[], shelves: Shelves | unde
     const step = piece && firingOf(piece.doc, stepId);
     if (!piece || !step || !shelves) return refused('not-read', `entries.${i}`, `${pieceName} could not be read.`);
     const [seen, standing] = await Promise.all([seenIn(client, step), standingOfPiece(piece, step, shelves, units)]);
-    const snapshot = snapshotOf(piece.doc, step, { ...shelves, seen });
+    // Its place is another when the load is: it is counted apart.
+    const { place: _place, ...plain } = step;
+    const snapshot = snapshotOf(piece.doc, plain, { ...shelves, seen });
     const problem = snapshot.ok ? impossibleFiring(snapshot.value.firing, units.length) : snapshot.problem;
     if (problem) return refused(problem.code, `entries.${i}`, `${pieceName}: ${problem.message}`);
-    return found({ waits, piece, step, snapshot: valueOf(snapshot), standing });
+    return found({ waits, piece, step, snapshot: valueOf(snapshot), seen, standing });
   }
 
   async function read(): Promise<Cases> {

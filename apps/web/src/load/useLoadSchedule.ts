@@ -1,13 +1,17 @@
 /** Makes the schedule of a load that of each of its pieces: a version of its own, judged by its own simulation. */
 import type { Answered } from '@torvin/core/engine';
-import type { Problem } from '@torvin/core/problem';
+import { type HeldPlace, changeStep, snapshotOf } from '@torvin/core/piece';
+import { type Problem, valueOf } from '@torvin/core/problem';
+import type { Shelves, Step } from '@torvin/schema';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { pieceQueue } from '@/outbox/kinds';
 import { useOutbox } from '@/outbox/useOutbox';
 import { problemOfError } from '@/outside/client';
 import { putSchedule } from '@/planner/putSchedule';
+import { shelvesOf } from './useArranged';
 import type { LoadCase } from './useLoadCases';
+import { LOAD } from './words';
 
 export function useLoadSchedule() {
   const client = useQueryClient();
@@ -16,7 +20,12 @@ export function useLoadSchedule() {
   const [problem, setProblem] = useState<Problem | null>(null);
 
   /** True once all are kept, or wait for a server that is silent. */
-  async function keep(cases: readonly LoadCase[], { segments, entries }: Answered<'load'>): Promise<boolean> {
+  async function keep(
+    cases: readonly LoadCase[],
+    { segments, entries }: Answered<'load'>,
+    places: Answered<'arrange'> | null,
+    shelves: Shelves,
+  ): Promise<boolean> {
     // What was refused before is decided first, on the page of its piece.
     const held = cases.find(({ piece }) => outbox.isHeldBack(pieceQueue(piece.id)));
     if (held) {
@@ -26,10 +35,13 @@ export function useLoadSchedule() {
     setSaving(true);
     setProblem(null);
     try {
-      cases.forEach(({ piece, step, snapshot }, i) => {
+      cases.forEach(({ piece, step: before, snapshot: inMiddle, seen }, i) => {
         const { evaluation } = entries[i];
-        const version = { on: piece, doc: piece.doc, what: '', step, parentId: step.scheduleId, origin: 'edited' } as const;
-        putSchedule(client, outbox, { ...version, segments, snapshot, result: evaluation });
+        const step = putAt(before, places, i);
+        const { doc } = valueOf(changeStep(piece.doc, step));
+        const there = snapshotOf(doc, step, { ...shelves, seen });
+        const version = { on: piece, doc, what: LOAD.placed, step, parentId: step.scheduleId, origin: 'edited' } as const;
+        putSchedule(client, outbox, { ...version, segments, snapshot: there.ok ? there.value : inMiddle, result: evaluation });
       });
       const settled = await Promise.all(cases.map(({ piece }) => outbox.settled(pieceQueue(piece.id), { orSilent: true })));
       return settled.every(Boolean);
@@ -41,4 +53,16 @@ export function useLoadSchedule() {
     }
   }
   return { keep, saving, problem };
+}
+
+/** Finer than what has to be free is measured. */
+const PER_METRE = 1e6;
+
+/** With its place, as the map shows it; what found none keeps none. */
+function putAt({ place: _before, ...step }: Step, places: Answered<'arrange'> | null, item: number): Step {
+  const own = places?.placed.find((one) => one.item === item);
+  if (!places || !own) return step;
+  const [x_m, y_m] = [own.x_m, own.y_m].map((metres) => Math.round(metres * PER_METRE) / PER_METRE);
+  const place: HeldPlace = { kilnId: step.kilnId, x_m, y_m, shelf: own.shelf, shelves: shelvesOf(places.placed), turned: own.turned };
+  return { ...step, place };
 }

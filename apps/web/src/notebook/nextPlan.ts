@@ -2,7 +2,7 @@
 import type { Asked } from '@torvin/core/engine';
 import { addStep, anotherLike, changeStep, firingOf, placeOf, snapshotOf } from '@torvin/core/piece';
 import { type Outcome, found, refused } from '@torvin/core/problem';
-import { type ChangesFirst, type SeenFiring, likeThis, seenBody, workSeen } from '@torvin/core/schedule';
+import { type ChangesFirst, type SeenFiring, likeThis, seenAt, seenBody, workSeen } from '@torvin/core/schedule';
 import type { Units } from '@torvin/core/units';
 import type { FiringDetail, Piece, PieceDoc, Shelves, Snapshot, Step } from '@torvin/schema';
 import { asRun } from './asRun';
@@ -51,7 +51,8 @@ function withThis(seen: readonly SeenFiring[], { firing, schedule, ...detail }: 
     ...(shaping ? { shaping } : {}),
     ...workSeen(snapshot.firing, segments, evaluation),
   };
-  return [own, ...seen];
+  // Its place taken off: as the middle of the kiln would have had it.
+  return [...seenAt([own], snapshot.firing.body, -(snapshot.madeFrom?.place_K ?? 0)), ...seen];
 }
 
 /** The step right behind, where the same is planned there and not fired yet; else a new one. */
@@ -88,7 +89,12 @@ export function nextPlan({ detail, piece, shelves, seen, goes, changes, newId, u
     asked: {
       firing: toCome,
       fired: [{ segments: asRun(detail).segments, outcome: firing.result, ...(firing.lesson.by ? { by: firing.lesson.by } : {}) }],
-      seen: like.map(({ work_perPa, work_C, outcome, by }) => ({ work_perPa, work_C, outcome, ...(by ? { by } : {}) })),
+      seen: seenAt(like, toCome.body, snapshot.value.madeFrom?.place_K ?? 0).map(({ work_perPa, work_C, outcome, by }) => ({
+        work_perPa,
+        work_C,
+        outcome,
+        ...(by ? { by } : {}),
+      })),
       changes,
       again: goes === 'same',
       units,

@@ -28,7 +28,7 @@ const piece = (now: PieceDoc, version = 4): Piece => ({
   redo: null,
   fired: {},
   turns: [],
-  ...{ tags: [], finishedAt: null, awayAt: null, patternAt: null },
+  ...{ tags: [], finishedAt: null, awayAt: null, patternAt: null, dueOn: null },
 });
 const save = (mine: PieceDoc, before: PieceDoc | null = doc()): Variables['savePiece'] => ({
   id: 'p',

@@ -37,7 +37,7 @@ export function ChosenPieces({ chosen, shown }: ChosenPiecesProps) {
 
   /** What they were filed as before can be had back. */
   const file = (what: string, change: (row: PieceRow) => Partial<Filing>): void => {
-    const filingOf = ({ tags, finishedAt, awayAt, patternAt }: PieceRow): Filing => ({ tags, finishedAt, awayAt, patternAt });
+    const filingOf = ({ tags, finishedAt, awayAt, patternAt, dueOn }: PieceRow): Filing => ({ tags, finishedAt, awayAt, patternAt, dueOn });
     const put = (row: PieceRow, filing: Filing): void => void outbox.put('filePiece', { id: row.id, name: row.name, filing });
     for (const row of items) put(row, { ...filingOf(row), ...change(row) });
     offerBack({ what, undoes: true, bringBack: () => items.forEach((row) => put(row, filingOf(row))) });

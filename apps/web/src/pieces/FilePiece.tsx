@@ -7,6 +7,7 @@ import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Field } from '@/ui/Field';
 import { Tick } from '@/ui/Tick';
+import { DayInput } from '@/ui/TimeInput';
 import { FILE_PIECE } from './words';
 import { WORDS } from '@/ui/said';
 
@@ -26,19 +27,28 @@ export function faultOf(tags: readonly string[]): string | undefined {
   return long && FILE_PIECE.fewerLetters(TAG_LETTERS_AT_MOST, long.slice(0, 12), long.length);
 }
 
+const FIRST_DAY = '2000';
+
 export function FilePiece({ piece }: { piece: Piece }) {
   const outbox = useOutbox();
-  const { id, name, tags, finishedAt, awayAt, patternAt } = piece;
+  const { id, name, tags, finishedAt, awayAt, patternAt, dueOn } = piece;
   const [typed, setTyped] = useState(tags.join(', '));
+  const [day, setDay] = useState(dueOn ?? '');
   const fault = faultOf(tagsOf(typed));
-  const put = (part: Partial<Filing>): void => void outbox.put('filePiece', { id, name, filing: { tags, finishedAt, awayAt, patternAt, ...part } });
+  const put = (part: Partial<Filing>): void => void outbox.put('filePiece', { id, name, filing: { tags, finishedAt, awayAt, patternAt, dueOn, ...part } });
   const keep = (): void => {
     const next = tagsOf(typed);
     if (!faultOf(next) && next.join() !== tags.join()) put({ tags: next });
   };
+  // A year that is still being typed is no day yet.
+  const keepDay = (next: string): void => {
+    setDay(next);
+    if (next === '' || next >= FIRST_DAY) put({ dueOn: next === '' ? null : next });
+  };
   return (
     <View style={{ gap: space.small }} testID="filing">
       <Field label={FILE_PIECE.tagsCommasBetween} value={typed} onChange={setTyped} onBlur={keep} onSubmit={keep} error={fault} testID="tags" />
+      <DayInput label={FILE_PIECE.due} value={day} onChange={keepDay} testID="due" />
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: space.small }}>
         <Tick
           on={finishedAt !== null}

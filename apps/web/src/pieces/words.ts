@@ -41,6 +41,7 @@ export const FILE_PIECE = {
   fewerLetters: (tagLettersAtMost: number, long: string, long2: number): string =>
     `Use ${tagLettersAtMost} letters or fewer in a tag ('${long} …' has ${long2}).`,
   tagsCommasBetween: 'Tags, with commas between',
+  due: 'To be done by',
   finished: 'Finished',
   patternStartOthers: 'A pattern, to start others from',
   archive: 'Archive',

@@ -2,9 +2,9 @@
 import type { Footprint } from '@torvin/core/body';
 import type { Plan } from '@torvin/core/form';
 import { type Shaping, RECIPES } from '@torvin/core/look';
-import { givesShape, leavesShelf, serves, setUpsFor, wasShapedBefore } from '@torvin/core/piece';
+import { givesShape, hotterOf, leavesShelf, serves, setUpsFor, wasShapedBefore } from '@torvin/core/piece';
 import { SETUP_NAMES } from '@torvin/core/schedule';
-import { formatTemperature, text } from '@torvin/core/units';
+import { formatDifference, formatTemperature, text } from '@torvin/core/units';
 import { RELEASE_NAMES, type Step } from '@torvin/schema';
 import { View } from 'react-native';
 import { space } from '@/theme/theme';
@@ -39,6 +39,8 @@ export function OnWhat({ planning: { before, step, shelves, units }, entry, mean
     records.filter(({ id }) => id === chosen || !shelves.archived.includes(id));
   const faultAt = (field: Fault['field']): string | undefined => faults.find((fault) => fault.field === field)?.message;
   const form = formOf(entry, step, shelves);
+  const kiln = shelves.kilns.find(({ id }) => id === entry.kilnId);
+  const hotter_K = step && kiln ? hotterOf({ ...step, kilnId: kiln.id }, kiln) : 0;
   const releases = there(shelves.releases, entry.under ?? '');
   const kinds = setUpsFor(look, form, wasShapedBefore(before, before.journey.length));
   const setUps = kinds.includes(entry.setup) ? kinds : [entry.setup, ...kinds];
@@ -154,6 +156,18 @@ export function OnWhat({ planning: { before, step, shelves, units }, entry, mean
             onChange={(wet) => onChange({ wet })}
             testID="wet"
           />
+          {hotter_K !== 0 && (
+            <Choice
+              label={ON.lies}
+              value={entry.lies}
+              options={[
+                { value: 'put', title: ON.put, note: ON.hotter(text(formatDifference(Math.abs(hotter_K), units.temperature)), hotter_K > 0) },
+                { value: 'middle', title: ON.middle },
+              ]}
+              onChange={(lies) => onChange({ lies })}
+              testID="lies"
+            />
+          )}
         </>
       )}
     </View>

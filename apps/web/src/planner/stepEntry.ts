@@ -47,6 +47,8 @@ export interface StepEntry extends Record<StepField, string> {
   /** What is fired with no glass, and to which cone. */
   of: EmptyItemKind;
   cone: Cone;
+  /** Where its load put it, or in the middle of the kiln. */
+  lies: 'put' | 'middle';
   /** The studio's own form that it stands in; null where it is typed, or a shelf is all it takes. */
   formId: string | null;
   /** The studio's own kiln shelf under a dam or a grid. */
@@ -169,6 +171,7 @@ export function entryOfStep(
     ...(item ? {} : usualEmptyItem(look, units, touched.of)),
     of: item && RECIPES[look].empty?.of.includes(item.of) ? item.of : (RECIPES[look].empty?.of[0] ?? 'plaster'),
     cone: item?.cone ?? USUAL_CONE,
+    lies: 'put',
     formId,
     shelfId: step?.setup.shelf?.id ?? null,
     comesDown: step?.setup.form?.drop_m === undefined ? '' : written(step.setup.form.drop_m, LENGTH, units),
@@ -305,6 +308,7 @@ export function stepFor(entry: StepEntry, shaping: Shaping | undefined, before: 
     ...(entry.under === null || shaping?.kind === 'ware' ? {} : { releaseId: entry.under }),
     scheduleId: before?.scheduleId ?? null,
     computedId: before?.computedId ?? null,
+    ...(entry.lies === 'put' && before?.place?.kilnId === entry.kilnId ? { place: before.place } : {}),
     ...(before?.measured ? { measured: before.measured } : {}),
   };
 }

@@ -54,6 +54,7 @@ const piece: Piece = {
   finishedAt: null,
   awayAt: null,
   patternAt: null,
+  dueOn: null,
 };
 const step: Step = {
   ...{ kind: 'fire', id: 's', look: 'fullFuse', setup: { kind: 'bareShelf', paper: false }, kilnId: 'k', controllerId: 'c' },

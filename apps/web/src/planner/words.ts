@@ -56,6 +56,10 @@ export const ON = {
   dry: 'All is dry',
   damp: 'Water',
   glued: 'Glue or gel',
+  lies: 'Where it lies',
+  put: 'Where its load put it',
+  hotter: (by: string, isHotter: boolean): string => `${by} ${isHotter ? 'hotter' : 'cooler'} there`,
+  middle: 'In the middle',
 } as const;
 
 export const IN = {

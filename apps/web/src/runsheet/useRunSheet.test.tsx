@@ -49,6 +49,7 @@ const first = {
     finishedAt: null,
     awayAt: null,
     patternAt: null,
+    dueOn: null,
   },
   doc: { journey: [{ kind: 'fire', id: 's', scheduleId: 'computed', computedId: 'computed' }] },
 } as unknown as Piece;

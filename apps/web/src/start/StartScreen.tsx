@@ -1,6 +1,6 @@
 /** A studio's first day: six short questions, one at a time, each answered by a touch or left; then a first piece. */
 import { TYPICAL_FAMILIES } from '@torvin/core/glass';
-import { type Elements, acrossLagFrom } from '@torvin/core/kiln';
+import { ELEMENT_PLACES, type Elements, acrossLagFrom } from '@torvin/core/kiln';
 import { FIRST_LAID_ID } from '@torvin/core/piece';
 import { formatLength, text } from '@torvin/core/units';
 import { FIRST_QUESTIONS, type FirstDay, type FirstQuestion, KINDS, type RecordOf, type Shelves, type Studio, figureOfRecord } from '@torvin/schema';
@@ -145,7 +145,7 @@ function useRecord<K extends Shelf>(kind: K, record: RecordOf<K> | undefined, ke
 }
 
 type ElementsTold = Elements | 'notSure';
-const ELEMENTS: readonly ElementsTold[] = ['top', 'sides', 'both', 'notSure'];
+const ELEMENTS: readonly ElementsTold[] = [...ELEMENT_PLACES, 'notSure'];
 
 function KilnQuestion({ shelves, onAnswer }: Asked) {
   const [kiln] = shelves.kilns;
@@ -167,7 +167,7 @@ function KilnQuestion({ shelves, onAnswer }: Asked) {
       <Action
         title={START.next}
         testID="start-next"
-        onPress={() => save(elements === 'notSure' ? {} : { acrossLag_s_per_300mm: acrossLagFrom(elements) }) && onAnswer()}
+        onPress={() => save(elements === 'notSure' ? {} : { elements, acrossLag_s_per_300mm: acrossLagFrom(elements) }) && onAnswer()}
       />
     </>
   );

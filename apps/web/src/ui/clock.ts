@@ -57,3 +57,6 @@ export function readClock(typed: string, on: Date): Date | null {
 
 /** 'from Sun 29 Nov, 14:30 on'; '' where nothing has to be waited for any more. */
 export const fromWhen = (from: number | null, now: number): string => (from === null || from <= now ? '' : `from ${format(from, 'EEE d MMM, HH:mm')} on`);
+
+/** '24 Dec' of '2026-12-24'. */
+export const dayWords = (day: string): string => format(new Date(`${day}T12:00`), 'd MMM');

@@ -14,7 +14,8 @@ export const TYPICAL_KILN: KilnConstants = {
 };
 
 /** Where a kiln's elements are. */
-export type Elements = 'top' | 'sides' | 'both';
+export const ELEMENT_PLACES = ['top', 'sides', 'both'] as const;
+export type Elements = (typeof ELEMENT_PLACES)[number];
 
 /** So much slower heat from the sides alone is taken to reach the middle of a plate, until a studio has timed it. */
 const FROM_SIDES = 2;

@@ -1,58 +1,21 @@
 /**
- * Places outlines on the shelves of a kiln: each against what lies there already, in several orders, turned or not; the arrangement that
- * leaves out least, and then needs the fewest shelves, is taken. Lengths in m from the left and the front wall of the kiln, to the middle of each.
+ * Places outlines on the shelves of a kiln: each against what lies and stands there already, in several orders, turned or not; the arrangement
+ * that leaves out least, and then needs the fewest shelves, is taken. What was moved by hand is held to the same ways, and told by how much it is short of them.
  */
-import { type Footprint, footprintNarrow, footprintSpan, sidesOf } from '../body/footprint';
-import { bodyFigures } from '../body/body';
-import { roomOfForm } from '../form/shape';
-import type { KilnConstants } from '../kiln/kiln';
-import type { Evaluation } from '../schedule/reading';
-import type { FiringCase } from '../schedule/firingCase';
-import { glassAfter } from '../schedule/inTime';
-import { standingHeight } from '../schedule/possible';
-
-/** What has to be free, m. */
-export interface Clearances {
-  /** Between two pieces. */
-  between_m: number;
-  /** From the walls, where the elements of many kilns are. */
-  wall_m: number;
-  /** Over a piece, under the next shelf or the lid. */
-  over_m: number;
-}
-
-/** Usual; kilns with elements in their walls take more, and their makers say how much. */
-export const USUAL_CLEARANCES: Clearances = { between_m: 0.012, wall_m: 0.025, over_m: 0.05 };
-
-/** A shelf with its posts takes so much of the height, m. */
-export const SHELF_DEEP_M = 0.016;
-
-export interface Outline {
-  wide_m: number;
-  long_m: number;
-  /** A circle as wide as that. */
-  isRound: boolean;
-  high_m: number;
-}
-
-export interface Room {
-  wide_m: number;
-  long_m: number;
-  isRound: boolean;
-  /** Not judged where nobody knows. */
-  high_m: number | null;
-}
-
-export interface Placed {
-  /** Its place in what was sent. */
-  item: number;
-  /** From the lowest, 0. */
-  shelf: number;
-  x_m: number;
-  y_m: number;
-  /** A quarter turn: its width lies along. */
-  turned: boolean;
-}
+import { type Outline, type Placed, lyingOf } from './outline';
+import {
+  type Clearances,
+  type Lying,
+  type Room,
+  type Stands,
+  SHELF_DEEP_M,
+  USUAL_CLEARANCES,
+  gapBetween,
+  gapToWall,
+  lidFree_m,
+  standingOn,
+  wallFree_m,
+} from '../kiln/inside';
 
 export interface Arrangement {
   placed: Placed[];
@@ -62,48 +25,6 @@ export interface Arrangement {
   shelves: number;
 }
 
-/** The inside of a kiln; null where it is not known. */
-export function roomOf({ insideWidth_m, insideLength_m, insideDiameter_m, insideHeight_m = Infinity }: KilnConstants): Room | null {
-  const high_m = insideHeight_m === Infinity ? null : insideHeight_m;
-  if (insideDiameter_m !== undefined) return { wide_m: insideDiameter_m, long_m: insideDiameter_m, isRound: true, high_m };
-  return insideWidth_m === undefined || insideLength_m === undefined ? null : { wide_m: insideWidth_m, long_m: insideLength_m, isRound: false, high_m };
-}
-
-const isCircle = ({ shape }: Footprint): boolean => shape === 'disc' || shape === 'ring';
-
-/** What a piece takes of a shelf: the wider of itself before and after its firing, and of the form that it is in or on. */
-export function outlineOf(firing: FiringCase, work_perPa: Evaluation['work_perPa']): Outline {
-  const { footprint } = firing.body;
-  const form = firing.setup.form && roomOfForm(firing.setup.form);
-  const after = glassAfter(firing, work_perPa.mean);
-  // It spreads by as much on each side.
-  const grows_m = after ? Math.max(0, after.shape.width_m - footprintNarrow(footprint)) : 0;
-  const [narrow_m, far_m] = isCircle(footprint) ? [footprintSpan(footprint), footprintSpan(footprint)] : sidesOf(footprint);
-  return {
-    wide_m: Math.max(narrow_m + grows_m, form?.narrow_m ?? 0),
-    long_m: Math.max(far_m + grows_m, form?.far_m ?? 0),
-    isRound: isCircle(footprint) && (form === undefined || form.narrow_m === form.far_m),
-    high_m: Math.max(standingHeight(firing), bodyFigures(firing.body).depth.max_m),
-  };
-}
-
-type Lying = Pick<Placed, 'x_m' | 'y_m'> & Pick<Outline, 'wide_m' | 'long_m' | 'isRound'>;
-
-/** Free way between two, m; negative where they lie over one another. */
-export function gapBetween(one: Lying, other: Lying): number {
-  if (one.isRound && other.isRound) return Math.hypot(one.x_m - other.x_m, one.y_m - other.y_m) - (one.wide_m + other.wide_m) / 2;
-  const aside = Math.abs(one.x_m - other.x_m) - (one.wide_m + other.wide_m) / 2;
-  const along = Math.abs(one.y_m - other.y_m) - (one.long_m + other.long_m) / 2;
-  return aside > 0 && along > 0 ? Math.hypot(aside, along) : Math.max(aside, along);
-}
-
-/** Free way to the nearest wall, m; negative where it goes into one. */
-export function gapToWall({ x_m, y_m, wide_m, long_m, isRound }: Lying, room: Room): number {
-  if (!room.isRound) return Math.min(x_m - wide_m / 2, room.wide_m - x_m - wide_m / 2, y_m - long_m / 2, room.long_m - y_m - long_m / 2);
-  const [aside, along] = [Math.abs(x_m - room.wide_m / 2), Math.abs(y_m - room.long_m / 2)];
-  return room.wide_m / 2 - (isRound ? Math.hypot(aside, along) + wide_m / 2 : Math.hypot(aside + wide_m / 2, along + long_m / 2));
-}
-
 /** Rounding, m. */
 const EXACT_M = 1e-9;
 /** Places are told to a thousandth of a millimetre. */
@@ -111,13 +32,9 @@ const ABOUT_M = 2e-6;
 /** Places tried across a round kiln, beside those that touch what lies there. */
 const GRID = 16;
 
-export const lyingOf = ({ x_m, y_m, turned }: Pick<Placed, 'x_m' | 'y_m' | 'turned'>, { wide_m, long_m, isRound }: Outline): Lying => ({
-  ...{ x_m, y_m, isRound },
-  ...(turned ? { wide_m: long_m, long_m: wide_m } : { wide_m, long_m }),
-});
-
-/** shelves: how many there are at most, one over the other. */
-export function arranged(items: readonly Outline[], room: Room, shelves = 1, clear: Clearances = USUAL_CLEARANCES): Arrangement {
+/** shelves: how many there are at most, one over the other. fixed: what stays where it lies; of what is named twice or not sent, the first counts, and nothing. */
+export function arranged(items: readonly Outline[], room: Room, shelves = 1, clear: Clearances = USUAL_CLEARANCES, fixed: readonly Placed[] = []): Arrangement {
+  const stay = fixed.filter(({ item, shelf }, i) => item < items.length && shelf < shelves && fixed.findIndex((one) => one.item === item) === i);
   const keys: ((one: Outline) => number)[] = [
     ({ wide_m, long_m }) => wide_m * long_m,
     ({ wide_m, long_m }) => Math.max(wide_m, long_m),
@@ -126,12 +43,16 @@ export function arranged(items: readonly Outline[], room: Room, shelves = 1, cle
     ({ long_m }) => long_m,
   ];
   const sorted = keys.map((key) => [...items.keys()].sort((a, b) => key(items[b]) - key(items[a]) || a - b));
+  const orders = [...sorted, ...shuffled(items.length)];
   let best: Arrangement | null = null;
-  for (const order of [...sorted, ...shuffled(items.length)]) {
-    for (const first of ['front', 'left'] as const) {
-      const one = inOrder(items, order, { room, shelves, clear, first });
-      if (best === null || isBetter(items, one, best)) best = one;
-      if (best.left.length === 0 && best.shelves <= 1) return best;
+  // One shelf has no posts on it, so fewer are tried before more.
+  for (let many = Math.max(1, ...stay.map(({ shelf }) => shelf + 1)); many <= shelves; many += 1) {
+    for (const order of orders) {
+      for (const first of ['front', 'left'] as const) {
+        const one = inOrder(items, order, { room, shelves: many, clear, first }, stay);
+        if (best === null || isBetter(items, one, best)) best = one;
+        if (best.left.length === 0) return best;
+      }
     }
   }
   return best!;
@@ -172,10 +93,10 @@ function isBetter(items: readonly Outline[], one: Arrangement, best: Arrangement
   return one.shelves < best.shelves;
 }
 
-function inOrder(items: readonly Outline[], order: readonly number[], on: On): Arrangement {
-  const placed: Placed[] = [];
+function inOrder(items: readonly Outline[], order: readonly number[], on: On, stay: readonly Placed[]): Arrangement {
+  const placed = [...stay];
   const left: number[] = [];
-  for (const item of order) {
+  for (const item of order.filter((one) => stay.every((other) => other.item !== one))) {
     const place = placeFor(items, item, placed, on);
     if (place) placed.push(place);
     else left.push(item);
@@ -184,20 +105,19 @@ function inOrder(items: readonly Outline[], order: readonly number[], on: On): A
   return { placed, left: left.sort((a, b) => a - b), shelves: new Set(placed.map(({ shelf }) => shelf)).size };
 }
 
-function placeFor(items: readonly Outline[], item: number, placed: readonly Placed[], { room, shelves, clear, first }: On): Placed | null {
+function placeFor(items: readonly Outline[], item: number, placed: readonly Placed[], on: On): Placed | null {
   const one = items[item];
-  for (let shelf = 0; shelf < shelves; shelf += 1) {
-    if (!isHighEnough(items, item, placed, room, shelf, clear)) continue;
-    const others = placed.filter((other) => other.shelf === shelf).map((other) => lyingOf(other, items[other.item]));
+  for (let shelf = 0; shelf < on.shelves; shelf += 1) {
+    if (heightShort_m(items, [...placed, { item, shelf }], on) > EXACT_M) continue;
+    const kept = keptClear(items, placed, shelf, on);
     let best: (Placed & { reach_m: number; aside_m: number }) | null = null;
     for (const turned of one.isRound || one.wide_m === one.long_m ? [false] : [false, true]) {
-      for (const [x_m, y_m] of candidates(lyingOf({ x_m: 0, y_m: 0, turned }, one), others, room, clear)) {
+      for (const [x_m, y_m] of candidates(lyingOf({ x_m: 0, y_m: 0, turned }, one), kept, on)) {
         const lies = lyingOf({ x_m, y_m, turned }, one);
         // How far it reaches: what lies at the front leaves room behind.
-        const [reach_m, aside_m] = first === 'front' ? [y_m + lies.long_m / 2, x_m] : [x_m + lies.wide_m / 2, y_m];
+        const [reach_m, aside_m] = on.first === 'front' ? [y_m + lies.long_m / 2, x_m] : [x_m + lies.wide_m / 2, y_m];
         if (best && (reach_m > best.reach_m + EXACT_M || (reach_m > best.reach_m - EXACT_M && aside_m >= best.aside_m))) continue;
-        if (gapToWall(lies, room) < clear.wall_m - ABOUT_M || others.some((other) => gapBetween(lies, other) < clear.between_m - ABOUT_M)) continue;
-        best = { item, shelf, x_m, y_m, turned, reach_m, aside_m };
+        if (isFree(lies, kept, on)) best = { item, shelf, x_m, y_m, turned, reach_m, aside_m };
       }
     }
     if (best) {
@@ -208,21 +128,42 @@ function placeFor(items: readonly Outline[], item: number, placed: readonly Plac
   return null;
 }
 
-/** All shelves with what stands on them go into the kiln, one over the other. */
-function isHighEnough(items: readonly Outline[], item: number, placed: readonly Placed[], room: Room, shelf: number, clear: Clearances): boolean {
-  if (room.high_m === null) return true;
-  const highest = new Map<number, number>();
-  for (const one of [...placed, { item, shelf }]) highest.set(one.shelf, Math.max(highest.get(one.shelf) ?? 0, items[one.item].high_m));
-  const needs_m = [...highest.values()].reduce((sum, high_m) => sum + high_m + clear.over_m + SHELF_DEEP_M, 0);
-  return needs_m <= room.high_m + EXACT_M;
+/** What is kept clear of on a shelf: what lies on it, posts, the thermocouple. item: whose it is; null for what stands there. */
+interface Kept extends Lying {
+  clear_m: number;
+  item: number | null;
+  what: Stands['what'] | null;
 }
 
-/** Middles at which it touches walls and what lies there, with what has to be free between; in a round kiln a grid besides. */
-function candidates({ wide_m, long_m }: Lying, others: readonly Lying[], room: Room, { between_m, wall_m }: Clearances): [number, number][] {
-  const across = [wall_m + wide_m / 2, room.wide_m - wall_m - wide_m / 2];
-  const along = [wall_m + long_m / 2, room.long_m - wall_m - long_m / 2];
-  for (const other of others) {
-    const [aside, behind] = [(other.wide_m + wide_m) / 2 + between_m, (other.long_m + long_m) / 2 + between_m];
+type Where = Pick<On, 'room' | 'shelves' | 'clear'>;
+
+const keptClear = (items: readonly Outline[], placed: readonly Placed[], shelf: number, { room, shelves, clear }: Where): Kept[] => [
+  ...placed
+    .filter((other) => other.shelf === shelf)
+    .map((other) => ({ ...lyingOf(other, items[other.item]), clear_m: clear.between_m, item: other.item, what: null })),
+  ...standingOn(room, clear, shelf < shelves - 1).map((one) => ({ ...one, item: null })),
+];
+
+const isFree = (lies: Lying, kept: readonly Kept[], { room, clear }: Where): boolean =>
+  gapToWall(lies, room) >= wallFree_m(room, clear) - ABOUT_M && kept.every((other) => gapBetween(lies, other) >= other.clear_m - ABOUT_M);
+
+/** All shelves with what stands on them go into the kiln, one over the other: what is missing for that, m. */
+function heightShort_m(items: readonly Outline[], placed: readonly Pick<Placed, 'item' | 'shelf'>[], { room, clear }: Where): number {
+  if (room.high_m === null) return 0;
+  const highest = new Map<number, number>();
+  for (const { item, shelf } of placed) highest.set(shelf, Math.max(highest.get(shelf) ?? 0, items[item].high_m));
+  const top = Math.max(...highest.keys());
+  const needs_m = [...highest].reduce((sum, [shelf, high_m]) => sum + high_m + (shelf === top ? lidFree_m(room, clear) : clear.over_m) + SHELF_DEEP_M, 0);
+  return needs_m - room.high_m;
+}
+
+/** Middles at which it touches walls and what lies there, with what has to be free between; in a round kiln a grid besides. near: beside those in line with it. */
+function candidates({ wide_m, long_m }: Lying, kept: readonly Kept[], { room, clear }: Where, near?: { x_m: number; y_m: number }): [number, number][] {
+  const wall_m = wallFree_m(room, clear);
+  const across = [wall_m + wide_m / 2, room.wide_m - wall_m - wide_m / 2, ...(near ? [near.x_m] : [])];
+  const along = [wall_m + long_m / 2, room.long_m - wall_m - long_m / 2, ...(near ? [near.y_m] : [])];
+  for (const other of kept) {
+    const [aside, behind] = [(other.wide_m + wide_m) / 2 + other.clear_m, (other.long_m + long_m) / 2 + other.clear_m];
     across.push(other.x_m + aside, other.x_m - aside);
     along.push(other.y_m + behind, other.y_m - behind);
   }
@@ -234,4 +175,47 @@ function candidates({ wide_m, long_m }: Lying, others: readonly Lying[], room: R
   if (!room.isRound) return touching;
   const grid = Array.from({ length: GRID - 1 }, (_, i) => (i + 1) / GRID);
   return [...touching, ...grid.flatMap((x) => grid.map((y): [number, number] => [x * room.wide_m, y * room.long_m]))];
+}
+
+/** What one is too near to: another, by its item, or what it is. short_m: what is missing of the way that has to be free. */
+export interface Clash {
+  item: number;
+  with: number | 'wall' | 'elements' | Stands['what'] | 'height';
+  short_m: number;
+}
+
+/** Where an arrangement by hand is short of what has to be free, each pair once. */
+export function clashesOf(items: readonly Outline[], placed: readonly Placed[], where: Where): Clash[] {
+  const { room, clear } = where;
+  const wall_m = wallFree_m(room, clear);
+  const short: Clash[] = placed.flatMap((one): Clash[] => {
+    const lies = lyingOf(one, items[one.item]);
+    const kept = keptClear(items, placed, one.shelf, where).filter(({ item }) => item === null || item > one.item);
+    return [
+      { item: one.item, with: wall_m > clear.wall_m ? ('elements' as const) : ('wall' as const), short_m: wall_m - gapToWall(lies, room) },
+      ...kept.map((other) => ({ item: one.item, with: other.item ?? other.what!, short_m: other.clear_m - gapBetween(lies, other) })),
+    ];
+  });
+  const high_m = placed.length === 0 ? 0 : heightShort_m(items, placed, where);
+  const tallest = placed.reduce<Placed | null>((most, one) => (most && items[most.item].high_m >= items[one.item].high_m ? most : one), null);
+  return [...short, ...(tallest ? [{ item: tallest.item, with: 'height' as const, short_m: high_m }] : [])].filter(({ short_m }) => short_m > ABOUT_M);
+}
+
+/** The nearest place that is free for it, no further than that away and on the same shelf; itself where it is free, null where there is none. */
+export function freeNear(items: readonly Outline[], moved: Placed, placed: readonly Placed[], where: Where, within_m: number): Placed | null {
+  const kept = keptClear(
+    items,
+    placed.filter(({ item }) => item !== moved.item),
+    moved.shelf,
+    where,
+  );
+  const lies = lyingOf(moved, items[moved.item]);
+  if (isFree(lies, kept, where)) return moved;
+  let best: { x_m: number; y_m: number; far_m: number } | null = null;
+  for (const [x_m, y_m] of candidates(lies, kept, where, moved)) {
+    const far_m = Math.hypot(x_m - moved.x_m, y_m - moved.y_m);
+    if (far_m > within_m || (best && far_m >= best.far_m) || !isFree({ ...lies, x_m, y_m }, kept, where)) continue;
+    best = { x_m, y_m, far_m };
+  }
+  return best && { ...moved, x_m: best.x_m, y_m: best.y_m };
 }

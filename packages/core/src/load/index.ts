@@ -3,4 +3,5 @@ export { LOAD_AT_MOST, type LoadEntry } from './entry';
 export type { SetBy } from './setBy';
 export type { Split } from './apart';
 export { loadSays } from './words';
-export { arranged, type Arrangement, type Clearances, lyingOf, type Outline, outlineOf, type Placed, type Room, roomOf, USUAL_CLEARANCES } from './arrange';
+export { arranged, type Arrangement, type Clash, clashesOf, freeNear } from './arrange';
+export { lyingOf, type Outline, outlineOf, type Placed } from './outline';

@@ -30,7 +30,8 @@ export function anotherLike(doc: PieceDocument, newId: () => string, firings: bo
     if (step.kind !== 'fire') return firings || step.kind === 'lay' ? [undone(step, id, newId)] : [];
     if (!firings) return [];
     repeats.push({ stepId: id, of: step.id });
-    const { measured: _measured, ...planned } = step;
+    // It lies where it is put itself.
+    const { measured: _measured, place: _place, ...planned } = step;
     return [{ ...planned, id, scheduleId: null, computedId: null }];
   });
   return { doc: { ...doc, journey }, repeats };

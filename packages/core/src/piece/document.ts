@@ -10,7 +10,7 @@ import { BENCH_KINDS, type BenchStep } from './steps/all';
 
 export type { Cutting, Face, HandStep, Took } from './handStep';
 export { BOUGHT_FORMS, comesAs, type CutFace, LAYER_FORMS, type LaidLayer, type LayerForm, type OfFiredLayers, type Sunk } from './laid';
-export type { HeldForm, PlannedSetUp, PlannedStep } from './plannedStep';
+export type { HeldForm, HeldPlace, PlannedSetUp, PlannedStep } from './plannedStep';
 export type { BenchStep } from './steps/all';
 
 /** A sheet, or more, laid on the body or under it. Index 0 is the lowest of them. */

@@ -14,7 +14,7 @@ import type { Coat } from '../release/coat';
 import type { School } from '../schedule/firingCase';
 import type { StudioLimits } from '../schedule/studioLimits';
 import type { Units } from '../units/convert';
-import { formatLength, formatStock, text } from '../units/format';
+import { formatDifference, formatLength, formatStock, text } from '../units/format';
 import type { JourneyStep, LaidLayer, PlannedSetUp } from './document';
 import { unplaced } from './placed';
 import { stepName } from './stepWords';
@@ -43,6 +43,8 @@ export interface MadeFrom {
   release?: { id: string; name: string; coat: Coat };
   /** taken: what of its firings was planned by; left out where all was as usual. */
   kiln: { id: string; name: string; constants: KilnConstants; taken?: Corrections };
+  /** By how much its place in the kiln was hotter than the middle, K; left out where it was not. */
+  place_K?: number;
   controller: { id: string; name: string; counts: Controller };
   /** Those that the studio had set; left out where all were as they ship. */
   limits?: StudioLimits;
@@ -120,10 +122,18 @@ function takenWords(kiln: string, made: Corrections | undefined, now: Correction
   return made === undefined ? `What firings of '${kiln}' have taught has been taken over since.` : `Firings of '${kiln}' have taught more since.`;
 }
 
+/** Places less apart than that fire alike, K. */
+const TOLD_FROM_K = 0.5;
+
+function placeWords(hotter_K = 0, { temperature }: Units): string {
+  const by = text(formatDifference(Math.abs(hotter_K), temperature));
+  return Math.abs(hotter_K) < TOLD_FROM_K ? 'as hot as its middle' : `${by} ${hotter_K > 0 ? 'hotter' : 'cooler'} than its middle`;
+}
+
 /** What of a step makes the body, without what it is called, when it was done and by which kiln and schedule. */
 export type Way = { kind: JourneyStep['kind'] } & Record<string, unknown>;
 
-const NOT_MATTER = ['id', 'name', 'doneAt', 'took', 'kilnId', 'controllerId', 'school', 'releaseId', 'scheduleId', 'computedId', 'found', 'why'];
+const NOT_MATTER = ['id', 'name', 'doneAt', 'took', 'kilnId', 'controllerId', 'school', 'releaseId', 'scheduleId', 'computedId', 'place', 'found', 'why'];
 /** Steps that leave the glass as it is. */
 const LEAVES: readonly JourneyStep['kind'][] = ['look', 'wait', 'clean', 'join'];
 
@@ -183,6 +193,8 @@ export function madeFromDifferences(made: MadeFrom, now: MadeFrom, units: Units)
   if (made.kiln.id !== now.kiln.id) said.push(`It was for the kiln '${made.kiln.name}'; it is to be fired in '${now.kiln.name}'.`);
   else if (!sameMatter(made.kiln.constants, now.kiln.constants)) said.push(`The figures of the kiln '${now.kiln.name}' have been changed.`);
   if (made.kiln.id === now.kiln.id && !sameMatter(made.kiln.taken, now.kiln.taken)) said.push(takenWords(now.kiln.name, made.kiln.taken, now.kiln.taken));
+  if (made.kiln.id === now.kiln.id && Math.abs((made.place_K ?? 0) - (now.place_K ?? 0)) >= TOLD_FROM_K)
+    said.push(`Its place in the kiln was ${placeWords(made.place_K, units)}; now it is ${placeWords(now.place_K, units)}.`);
   if (made.controller.id !== now.controller.id)
     said.push(`It was for the controller '${made.controller.name}'; it is to be keyed into '${now.controller.name}'.`);
   else if (!sameMatter(made.controller.counts, now.controller.counts)) said.push(`The figures of the controller '${now.controller.name}' have been changed.`);

@@ -1,5 +1,6 @@
 /** A firing as it is planned: how the piece stands in the kiln, and what it is fired for. */
 import type { FormShape } from '../form/shape';
+import type { InKiln } from '../kiln/inside';
 import type { Look } from '../look/names';
 import type { Shaping } from '../look/shaping';
 import type { School } from '../schedule/firingCase';
@@ -30,6 +31,12 @@ export interface PlannedSetUp {
   shelf?: HeldForm;
 }
 
+/** Where it lies in a kiln, put there with others; in another kiln it says nothing. turned: by a quarter. */
+export interface HeldPlace extends InKiln {
+  kilnId: string;
+  turned: boolean;
+}
+
 /** A firing. */
 export interface PlannedStep extends AnyStep {
   kind: 'fire';
@@ -43,6 +50,7 @@ export interface PlannedStep extends AnyStep {
   /** The schedule in use, and the computed one it goes back to. */
   scheduleId: string | null;
   computedId: string | null;
+  place?: HeldPlace;
   /** What was measured when it was opened, where it did not come out as planned: how far a shape has come down. */
   measured?: { down_m: number };
 }

@@ -4,6 +4,7 @@ import type { Footprint } from '../body/footprint';
 import type { Content } from '../fit/reactions';
 import type { GlassConstants } from '../glass/constants';
 import type { Controller } from '../controller/profile';
+import type { InsideTold } from '../kiln/inside';
 import type { KilnConstants } from '../kiln/kiln';
 import type { SeenFiring } from '../schedule/bounds';
 import type { Finding } from '../schedule/findings';
@@ -63,7 +64,7 @@ export interface Shelf<C extends Labelled & Controller = Labelled & Controller> 
   families: readonly (Labelled & GlassConstants)[];
   glasses: readonly ShelfGlass[];
   made: readonly ShelfMade[];
-  kilns: readonly (Labelled & KilnConstants & TakenOver & FreeRoom)[];
+  kilns: readonly (Labelled & KilnConstants & TakenOver & InsideTold)[];
   controllers: readonly C[];
   stripTests: readonly ShelfTest[];
   releases: readonly (Labelled & Coat)[];
@@ -96,13 +97,6 @@ export function sharesOf(glass: NamedGlass): readonly { glass: NamedGlass; share
   const shares = new Map<NamedGlass, number>();
   for (const { glass: own, share } of madeUpOf(glass)) shares.set(own, (shares.get(own) ?? 0) + share);
   return [...shares].map(([own, share]) => ({ glass: own, share }));
-}
-
-/** What has to be free round a piece on the shelves of a kiln, m: no schedule follows from it. */
-export interface FreeRoom {
-  betweenPieces_m?: number;
-  fromWalls_m?: number;
-  overPieces_m?: number;
 }
 
 /** A record without what makes a record of it. */

@@ -5,8 +5,9 @@ import { footprintArea } from '../body/footprint';
 import type { Controller } from '../controller/profile';
 import { deepestDrape } from '../flow/sag';
 import { pickKeys } from '../keys';
+import { hotterAt, roomOf, withoutInside } from '../kiln/inside';
 import type { KilnConstants } from '../kiln/kiln';
-import { seenFor } from '../schedule/bounds';
+import { seenAt, seenFor } from '../schedule/bounds';
 import { type TakenOver, correctionsOf } from '../learn/corrections';
 import { type Outcome, found, refused } from '../problem';
 import type { FiringCase, Body } from '../schedule/firingCase';
@@ -61,7 +62,8 @@ export function snapshotOf<C extends Labelled & Controller>(doc: PieceDocument, 
   const shaping = shapingIn({ look: step.look, setup }, body.footprint);
   if (!shaping.ok) return shaping;
   const { constants, taken } = kilnOf(kiln);
-  const corrections = correctionsOf(taken);
+  const hotter_K = hotterOf(step, kiln);
+  const corrections = correctionsOf({ ...taken, offset_K: (taken.offset_K ?? 0) - hotter_K });
   const firing: FiringCase = {
     body,
     setup: setUpOf({
@@ -81,7 +83,11 @@ export function snapshotOf<C extends Labelled & Controller>(doc: PieceDocument, 
   const bounds = seenFor(
     firing,
     { formId: form?.id ?? null, formedBy: now?.formed?.isMeasured ? now.formed.by.id : null, firedBy: item ? [] : firedJustBefore(doc, index) },
-    (shelf.seen ?? []).filter(({ kilnId }) => kilnId === step.kilnId),
+    seenAt(
+      (shelf.seen ?? []).filter(({ kilnId }) => kilnId === step.kilnId),
+      firing.body,
+      hotter_K,
+    ),
   );
   const family = mainFamily(met.value, shelf);
   return found({
@@ -103,6 +109,7 @@ export function snapshotOf<C extends Labelled & Controller>(doc: PieceDocument, 
       kiln,
       controller,
       release,
+      hotter_K,
       mapped: body.mapped,
     }),
   });
@@ -188,12 +195,16 @@ const coatOf = ({ kind, weight_kg_m2, top_C, pace_K_per_s, paceTo_C }: Coat): Co
 
 /** A kiln's own constants, and what its firings have taught. */
 function kilnOf(kiln: Shelf['kilns'][number]): { constants: KilnConstants; taken: TakenOver } {
-  const { offset_K, workFactor, lookFactors, betweenPieces_m: _between, fromWalls_m: _walls, overPieces_m: _over, ...constants } = constantsOf(kiln);
+  const { offset_K, workFactor, lookFactors, ...constants } = withoutInside(constantsOf(kiln));
   return {
     constants,
     taken: { ...(offset_K === undefined ? {} : { offset_K }), ...(workFactor === undefined ? {} : { workFactor }), ...(lookFactors ? { lookFactors } : {}) },
   };
 }
+
+/** By how much a firing's place in its kiln is hotter than the middle, K; 0 where none was chosen. */
+export const hotterOf = ({ place, kilnId }: Pick<PlannedStep, 'place' | 'kilnId'>, kiln: Shelf['kilns'][number]): number =>
+  place?.kilnId === kilnId ? hotterAt(kiln, roomOf(kiln), place) : 0;
 
 /** How large a kiln is inside changes nothing that was computed. */
 function withoutRoom({
@@ -216,8 +227,9 @@ function madeFromOf(
     kiln,
     controller,
     release,
+    hotter_K,
     mapped,
-  }: { kiln: Shelf['kilns'][number]; controller: Labelled & Controller; release: Shelf['releases'][number] | null; mapped: Body['mapped'] },
+  }: { kiln: Shelf['kilns'][number]; controller: Labelled & Controller; release: Shelf['releases'][number] | null; hotter_K: number; mapped: Body['mapped'] },
 ): MadeFrom {
   const before = doc.journey.slice(0, index);
   const layers = laidLayers({ journey: before });
@@ -244,6 +256,7 @@ function madeFromOf(
     school,
     ...(release ? { release: { id: release.id, name: release.name, coat: coatOf(release) } } : {}),
     kiln: { id: kiln.id, name: kiln.name, constants: withoutRoom(constants), ...(correctionsOf(taken) ? { taken: correctionsOf(taken) } : {}) },
+    ...(hotter_K === 0 ? {} : { place_K: hotter_K }),
     controller: { id: controller.id, name: controller.name, counts: countsOf(controller) },
     ...(shelf.limits && Object.keys(shelf.limits).length > 0 ? { limits: shelf.limits } : {}),
   };

@@ -4,17 +4,17 @@
  * its form and its kiln, from where it was then; of all others it is evidence for the corrections alone. Where a shape came out half-way
  * and was measured, what the firing really took for that way is what the rest of the way takes.
  *
- * All work here is by what the controller read: with no offset taken off.
+ * All work here is by what the controller read, in the middle of the kiln: with no offset taken off.
  */
 import { bodyFigures, mainGlass } from '../body/body';
 import { sidesOf } from '../body/footprint';
 import { efold, type WorkRange } from '../flow/heatWork';
-import type { Vft } from '../glass/viscosity';
+import { type Vft, viscosityOf } from '../glass/viscosity';
 import type { Look } from '../look/names';
 import { type Shaping, isBending, shapingDown } from '../look/shaping';
 import { neededWork } from '../look/work';
 import { MOST_OVER_LEAST } from '../look/works';
-import type { FiringCase } from './firingCase';
+import type { Body, FiringCase } from './firingCase';
 import { FAR, type HowFar, type LookSeen } from '../learn/corrections';
 import type { SeenWork, WorkDone } from './seenWork';
 
@@ -151,6 +151,13 @@ const MOST_ROOM = Math.sqrt(MOST_OVER_LEAST);
 const LEAST_ROOM = 1.1;
 /** What a measured way took is believed within this factor of what was reckoned. */
 const BELIEVED = 4;
+
+/** What was seen, told for a place that is so much hotter than the middle, K: the same work by the controller does more there. */
+export function seenAt(seen: readonly SeenFiring[], body: Body, hotter_K: number): readonly SeenFiring[] {
+  if (hotter_K === 0 || body.glasses.length === 0) return seen;
+  const vft = viscosityOf(mainGlass(body));
+  return seen.map((one) => ({ ...one, work_perPa: one.work_perPa * Math.exp(-hotter_K / efold(vft, one.work_C)) }));
+}
 
 /** Work as the glass had it where the controller reads offset_K over it, 1/Pa. */
 export const asGlass = (vft: Vft, { work_perPa, work_C }: WorkDone, offset_K: number): number => work_perPa * Math.exp(-offset_K / efold(vft, work_C));

@@ -35,7 +35,7 @@ export {
 } from './written';
 export { addSegment, joinSegments, removeSegment, splitSegment } from './edit';
 export { caseDifferences, type Consequence, consequences, segmentDifferences } from './differences';
-export { boundedBy, likeThis, seenBody, type SeenFiring, seenFor } from './bounds';
+export { boundedBy, likeThis, seenAt, seenBody, type SeenFiring, seenFor } from './bounds';
 export { CHANGES_FIRST, type ChangesFirst, nextFiring, type NextFiring, type SeenLike, workSeen } from './nextFiring';
 export { changeWords, expectedWords, nextWhy } from './nextWords';
 export { FACTOR_NAMES, factorFigure, type Finding, findingSentences, rangeWords } from './findings';

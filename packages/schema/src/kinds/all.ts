@@ -2,7 +2,7 @@
 import { footprintWords } from '@torvin/core/body';
 import { CONTENTS } from '@torvin/core/fit';
 import { TYPICAL_FAMILIES } from '@torvin/core/glass';
-import { TYPICAL_KILN } from '@torvin/core/kiln';
+import { DOORS, type Door, ELEMENT_PLACES, type Elements, TYPICAL_KILN, WALLS, type Wall } from '@torvin/core/kiln';
 import { LAYER_KINDS, BOUGHT_FORMS, MADE_FORMS, MADE_NAMES } from '@torvin/core/piece';
 import { COATED_BY, type CoatedBy, RELEASE_KINDS, type ReleaseKind } from '@torvin/core/release';
 import { LENGTH, METRIC, type Units, formatLength, formatMass, formatTemperature, COAT, suggested, suggestedTop, text } from '@torvin/core/units';
@@ -38,6 +38,16 @@ const WALL = { optional: true, folded: 'constants', hint: 'left empty, there is 
 const TAUGHT = { optional: true, folded: 'constants', hint: 'left empty, plans are as usual' } as const;
 const BOUGHT = { optional: true, folded: 'bought', hint: 'left empty, it is not counted' } as const;
 const FREE = { optional: true, folded: 'shelves', hint: 'left empty, the usual is taken' } as const;
+const FURNISHED = { optional: true, folded: 'shelves' } as const;
+const PLACES = { optional: true, folded: 'places', hint: 'than the middle; left empty, as hot' } as const;
+const ELEMENT_NAMES: Record<Elements, string> = { top: 'in the lid', sides: 'in the walls', both: 'in lid and walls' };
+const DOOR_NAMES: Record<Door, string> = { front: 'at the front', lid: 'at the top' };
+const WALL_NAMES: Record<Wall, string> = {
+  back: 'through the back',
+  front: 'through the front',
+  left: 'through the left wall',
+  right: 'through the right wall',
+};
 const ROOM = { optional: true, hint: 'left empty, it is not judged' } as const;
 const { id: _typical, name: _name, source: _source, ...TYPICAL_GLASS } = TYPICAL_FAMILIES[0];
 
@@ -185,6 +195,26 @@ const kilns = kind({
     length('betweenPieces_m', 'Free between pieces', FREE),
     length('fromWalls_m', 'Free to the walls', FREE),
     length('overPieces_m', 'Free over a piece', FREE),
+    length('fromElements_m', 'Free to the elements', FREE),
+    length('roundProbe_m', 'Free round the thermocouple', FREE),
+    {
+      as: 'choice',
+      key: 'elements',
+      label: 'Elements',
+      testID: 'kiln-elements',
+      options: asOptions(ELEMENT_PLACES, (one) => ELEMENT_NAMES[one]),
+      ...FURNISHED,
+    },
+    { as: 'choice', key: 'door', label: 'It opens', testID: 'kiln-door', options: asOptions(DOORS, (one) => DOOR_NAMES[one]), ...FURNISHED },
+    { as: 'choice', key: 'probeFrom', label: 'Thermocouple', testID: 'kiln-probe', options: asOptions(WALLS, (one) => WALL_NAMES[one]), ...FURNISHED },
+    length('probeReach_m', 'It reaches in', { ...FREE, when: ({ probeFrom }) => probeFrom !== '' && probeFrom !== undefined }),
+    length('post_m', 'Side of a post', FREE),
+    difference('leftHotter_K', 'Left', PLACES),
+    difference('rightHotter_K', 'Right', PLACES),
+    difference('frontHotter_K', 'Front', PLACES),
+    difference('backHotter_K', 'Back', PLACES),
+    difference('lowHotter_K', 'Low', PLACES),
+    difference('highHotter_K', 'High', PLACES),
     temperature('ambient_C', 'Room around it', { folded: 'constants' }),
     rate('power_K_per_s', 'Climb at full power, cold', { folded: 'constants' }),
     plain('loss_per_s', 'Loss, of the difference to the room', '1/h', 3600, { folded: 'constants' }),

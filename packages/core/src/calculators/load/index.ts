@@ -1,5 +1,6 @@
 import { bodyFigures } from '../../body/body';
-import { type LoadEntry, composeLoad, loadSays, outlineOf, roomOf } from '../../load';
+import { roomOf } from '../../kiln';
+import { type LoadEntry, composeLoad, loadSays, outlineOf } from '../../load';
 import { valueOf } from '../../problem';
 import { METRIC, type Units } from '../../units/convert';
 import { calculator } from '../calculator';

@@ -1,0 +1,1 @@
+ALTER TABLE `pieces` ADD `due_on` text;
