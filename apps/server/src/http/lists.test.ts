@@ -1,5 +1,5 @@
 /** Lists at ten years of a studio: pages, what a page weighs, what is searched, what waits. */
-import type { FiringPage, FiringRow, PiecePage, PieceRow } from '@torvin/schema';
+import type { Piece, FiringPage, FiringRow, PiecePage, PieceRow } from '@torvin/schema';
 import { eq, sql } from 'drizzle-orm';
 import { firings, pieces } from '../db/tables';
 import { waitingPieces } from '../store/bench';
@@ -105,6 +105,14 @@ test('what is filed is found by its tag, waits for nothing once it is finished, 
   expect(await lists('&waits=yes', other)).toBe(false);
   for (const { id } of [one, other]) await file(id, {});
   expect([await lists('&waits=yes', one), await lists('&waits=yes', other)]).toEqual([true, true]);
+  // A day to be done by is the piece's own, shown where it waits, and none that no calendar has.
+  await file(one.id, { dueOn: '2026-12-24' });
+  expect(((await server.ask('GET', `/api/pieces/${one.id}`)).body as Piece).dueOn).toBe('2026-12-24');
+  expect((await server.ask('GET', `/api/pieces/${one.id}/file`)).body.piece.dueOn).toBe('2026-12-24');
+  expect((await all<PiecePage>('/api/pieces')).flatMap(({ pieces }) => pieces).find(({ id }) => id === one.id)?.dueOn).toBe('2026-12-24');
+  expect(await file(one.id, { dueOn: '2026-02-30' })).toMatchObject({ status: 422, body: { message: expect.stringContaining("'2026-02-30' is no day") } });
+  await file(one.id, {});
+  expect(((await server.ask('GET', `/api/pieces/${one.id}`)).body as Piece).dueOn).toBeNull();
   for (const tags of [['a', 'a'], [''], Array.from({ length: 13 }, (_, i) => String(i)), ['x'.repeat(31)]])
     expect((await file(one.id, { tags })).status).toBe(422);
   expect((await file('0198c5a2-0000-7000-8000-00000000dead', {})).status).toBe(404);

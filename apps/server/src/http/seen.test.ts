@@ -61,6 +61,36 @@ test('what fell short and what went too far bounds the schedule of the next of i
   expect((await server.ask('GET', '/api/seen?kiln=&look=tack')).status).toBe(422);
 });
 
+test('what was seen at a hotter place is told as of the middle, and asks for the same work of the glass wherever the next one lies', async () => {
+  const { body: kiln } = await server.ask('GET', '/api/kilns/low-kiln');
+  expect((await server.ask('PUT', '/api/kilns/low-kiln', { ...kiln, rightHotter_K: 10 })).status).toBe(200);
+  const place = { kilnId: 'low-kiln', x_m: kiln.insideWidth_m, y_m: kiln.insideLength_m / 2, shelf: 0, shelves: 1, turned: false };
+  const at = async (there: boolean) => {
+    const copy = await copyOf('Plaque no. 14');
+    const step: Step = { ...copy.step, kilnId: 'low-kiln', ...(there ? { place } : {}) };
+    const saved = await server.ask('PUT', `/api/pieces/${copy.piece.id}`, {
+      ...{ name: copy.piece.name, version: copy.piece.version, what: 'placed' },
+      doc: withStep(copy.piece.doc, step),
+    });
+    expect([saved.status, saved.body.message]).toEqual([200, undefined]);
+    return scheduled({ ...copy, piece: saved.body, step });
+  };
+  const first = await at(true);
+  expect(first.snapshot.madeFrom?.place_K).toBeCloseTo(10, 9);
+  expect(first.snapshot.firing.corrections?.offset_K).toBeCloseTo(-10, 9);
+  const plain = await at(false);
+  // By the very same rows the glass has more of it there.
+  expect(first.result.work_perPa.mean).toBeGreaterThan(1.2 * plain.result.work_perPa.mean);
+  await told(first, 400, { result: 'short' });
+  const { body: seen } = await server.ask('GET', `/api/seen?kiln=low-kiln&look=${first.snapshot.firing.look}`);
+  const own = seen.find(({ stepId }: { stepId: string }) => stepId === first.stepId);
+  expect(own.work_perPa / first.result.work_perPa.mean).toBeCloseTo(1, 9);
+  const least = ({ result }: Schedule): number => result.readings.find(({ limit }) => limit === 'workLeast')!.allowed;
+  const [middle, again] = [await at(false), await at(true)];
+  expect(least(again) / least(middle)).toBeCloseTo(1, 9);
+  expect(least(middle)).toBeGreaterThan(least(plain));
+});
+
 test('a firing that is to teach nothing bounds nothing, nor does one that was deleted', async () => {
   const schedule = await scheduled(await copyOf('Sundial disc'));
   const left = await told(schedule, 400, { result: 'short', lesson: { leftOut: true, by: null, witness: null } });

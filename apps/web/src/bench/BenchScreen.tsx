@@ -55,26 +55,24 @@ export function BenchScreen({ PieceMark, RunningSection, LearnedOf }: BenchParts
   });
   const next = dueFirst(waiting.filter((waits) => decisionFor(waits) === null));
   const [together] = suggestedLoads(
-    next
-      .filter(isReady)
-      .flatMap(({ piece, stepId, look, kilnId, total_s }) =>
-        look === null || kilnId === null
-          ? []
-          : [
-              {
-                pieceId: piece.id,
-                pieceName: piece.name,
-                stepId,
-                look,
-                kilnId,
-                scheduleId: '',
-                familyId: null,
-                damp: false,
-                dueOn: piece.dueOn,
-                total_s: total_s ?? 0,
-              },
-            ],
-      ),
+    next.filter(isReady).flatMap(({ piece, stepId, look, kilnId, total_s }) =>
+      look === null || kilnId === null
+        ? []
+        : [
+            {
+              pieceId: piece.id,
+              pieceName: piece.name,
+              stepId,
+              look,
+              kilnId,
+              scheduleId: '',
+              familyId: null,
+              damp: false,
+              dueOn: piece.dueOn,
+              total_s: total_s ?? 0,
+            },
+          ],
+    ),
   );
   const more = waitingInAll - waiting.length;
   return (

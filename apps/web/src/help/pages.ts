@@ -47,8 +47,9 @@ export const HELP_PAGES: readonly HelpPage[] = [
   {
     at: /^\/bench\/load/,
     title: 'One load',
-    what: 'Several pieces for one kiln and one schedule for all of them. It shows who sets each figure, who is not right in it, and where each finds room.',
-    figures: 'Each piece is calculated by itself, then under the schedule of all. That goes by whoever needs most. Hours of other loads are estimates.',
+    what: 'Several pieces for one kiln and one schedule for all of them. It shows who sets each figure, who is not right in it, and where each finds room. On the shelf pieces are dragged, stepped and turned.',
+    figures:
+      'Each piece is calculated by itself, then under the schedule of all. That goes by whoever needs most. Hours of other loads are estimates. What is free round a piece, and how places differ, is of the kiln’s record.',
     terms: ['load', 'heat work', 'limit', 'estimate'],
     more: [
       { doc: 'features', heading: 'Bench' },

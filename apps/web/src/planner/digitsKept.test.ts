@@ -12,6 +12,16 @@ const doc: PieceDoc = asJourney({
   layers: [{ id: 'a', form: 'sheet', glassId: 'clear', thickness_m: 0.003 }],
 });
 
+test('where its load put it stays for as long as it is said to lie there, in that kiln', () => {
+  const place = { kilnId: 'k', x_m: 0.1, y_m: 0.2, shelf: 0, shelves: 2, turned: true };
+  const entry = entryOfStep(doc, null, EMPTY_SHELVES, METRIC, { look: 'fullFuse', setup: 'bareShelf', kilnId: 'k', controllerId: 'c' });
+  const before = { ...stepFor(entry, undefined, null, 's'), place };
+  const again = (more: Partial<typeof entry>) => stepFor({ ...entryOfStep(doc, before, EMPTY_SHELVES, METRIC), ...more }, undefined, before, 's').place;
+  expect(again({})).toEqual(place);
+  expect(again({ lies: 'middle' })).toBeUndefined();
+  expect(again({ kilnId: 'other' })).toBeUndefined();
+});
+
 describe.each([
   ['metric', METRIC],
   ['inches', INCH],

@@ -9,7 +9,7 @@ const tile = (wide_m: number, long_m = wide_m, more: Partial<Outline> = {}): Out
 const BOX: Room = { wide_m: 0.5, long_m: 0.4, isRound: false, high_m: 0.3 };
 const DRUM: Room = { wide_m: 0.5, long_m: 0.5, isRound: true, high_m: null };
 
-/** Places are told to a thousandth of a millimetre. */
+/** Places are kept to a thousandth of a millimetre. */
 const ROUNDING_M = 3e-6;
 
 /** Nothing over another, nothing nearer than it may be. */

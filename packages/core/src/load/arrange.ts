@@ -1,6 +1,6 @@
 /**
  * Places outlines on the shelves of a kiln: each against what lies and stands there already, in several orders, turned or not; the arrangement
- * that leaves out least, and then needs the fewest shelves, is taken. What was moved by hand is held to the same ways, and told by how much it is short of them.
+ * that leaves out least, and then needs the fewest shelves, is taken. What was moved by hand is held to the same ways; it is said by how much it is short of them.
  */
 import { type Outline, type Placed, lyingOf } from './outline';
 import {
@@ -27,7 +27,7 @@ export interface Arrangement {
 
 /** Rounding, m. */
 const EXACT_M = 1e-9;
-/** Places are told to a thousandth of a millimetre. */
+/** Places are kept to a thousandth of a millimetre. */
 const ABOUT_M = 2e-6;
 /** Places tried across a round kiln, beside those that touch what lies there. */
 const GRID = 16;
