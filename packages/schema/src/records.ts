@@ -80,12 +80,12 @@ export const GlassSchema = z.strictObject({
 export type Glass = z.infer<typeof GlassSchema>;
 
 const free = (name: string) => quantity(name, 'm', 0, 0.5);
-const hotter = (name: string) => quantity(`${name}, hotter than the middle`, 'K', -60, 60);
+const hotter = (name: string) => quantity(`${name}, hotter than the middle`, 'K', -30, 30);
 
 /** What firings have taught of it is taken over here; nothing is as usual. */
 export const KilnSchema = KilnConstantsSchema.extend({
   ...named,
-  offset_K: CorrectionsSchema.shape.offset_K.optional(),
+  offset_K: quantity('Offset of the controller', 'K', -60, 60).optional(),
   workFactor: CorrectionsSchema.shape.workFactor.optional(),
   lookFactors: CorrectionsSchema.shape.lookFactors,
   /** What has to be free round a piece on its shelves; usual figures where left out. */

@@ -49,7 +49,16 @@ export function RehearsalScreen({ piece, step, schedule, shelves, outdated }: St
   function begin(): void {
     if (!shown) return;
     setStart(new Date());
-    setRun(startRun({ rows: shown, controller, kiln: firing.kiln, offset_K: firing.corrections?.offset_K ?? 0, delay_s: 3600 * Number(delay), rings }));
+    setRun(
+      startRun({
+        rows: shown,
+        controller,
+        kiln: firing.kiln,
+        offset_K: (firing.corrections?.offset_K ?? 0) + (firing.place_K ?? 0),
+        delay_s: 3600 * Number(delay),
+        rings,
+      }),
+    );
   }
 
   const keying = (

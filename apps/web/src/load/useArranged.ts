@@ -46,7 +46,15 @@ export function useArranged(load: Answered<'load'> | null, ids: readonly string[
   const items = useMemo(() => load?.entries.map(({ outline }) => outline) ?? [], [load]);
   const own = put ?? begun;
   const shelves = chosenShelves ?? shelvesOf([...own.values()]);
-  const fixed = useMemo(() => ids.flatMap((id, item): Placed[] => (own.has(id) ? [{ item, ...own.get(id)! }] : [])), [ids, own]);
+  const fixed = useMemo(
+    () =>
+      ids.flatMap((id, item): Placed[] => {
+        // Of shelves that are taken away it is arranged anew.
+        const lies = own.get(id);
+        return lies && lies.shelf < shelves ? [{ item, ...lies }] : [];
+      }),
+    [ids, own, shelves],
+  );
   const isAsked = fixed.length < items.length;
   const asked = useMemo(() => (room && isAsked ? { items, room, shelves, clear, fixed } : null), [isAsked, items, room, shelves, clear, fixed]);
   const { value, stale } = useComputed('arrange', asked);

@@ -139,7 +139,7 @@ export const StudioLimitsSchema = schemaFor<StudioLimits>()(
 export const CorrectionsSchema = schemaFor<Corrections>()(
   z
     .strictObject({
-      offset_K: quantity('Offset of the controller', 'K', -60, 60),
+      offset_K: quantity('Offset of the controller', 'K', -150, 150),
       workFactor: quantity('Factor of work', '', 0.2, 5),
       lookFactors: z.partialRecord(z.enum(LOOKS), quantity('Factor of work of a look', '', 0.2, 5)).optional(),
     })
@@ -170,6 +170,9 @@ export const FiringCaseSchema = schemaFor<FiringCase>()(
       limits: LimitsSchema,
       controller: ControllerInputSchema.optional(),
       corrections: CorrectionsSchema.optional(),
+      place_K: quantity('Hotter than the middle', 'K', -90, 90)
+        .optional()
+        .meta({ description: 'Its place; the offset in corrections is less by that already' }),
       seen: SeenWorkSchema.optional(),
     })
     .meta({ id: 'FiringCase' }),

@@ -67,6 +67,12 @@ describe('what is taken over', () => {
       /Keyed 10(\.0)? °C hotter, because the controller reads so much over the glass/,
     );
     expect(verdictOf(over, hotter.evaluation, otherUnits(METRIC), hotter.segments).join(' ')).toMatch(/Keyed 18(\.0)? °F hotter/);
+    // Of that offset 4 °C may be its place, which says nothing of the controller.
+    const lies = verdictOf({ ...over, place_K: -4 }, hotter.evaluation, METRIC, hotter.segments).join(' ');
+    expect(lies).toMatch(
+      /Keyed 6(\.0)? °C hotter, because the controller reads so much over the glass\. It lies where the kiln is 4(\.0)? °C cooler than in its middle\./,
+    );
+    expect(verdictOf({ ...over, place_K: -10 }, hotter.evaluation, METRIC, hotter.segments).join(' ')).not.toMatch(/Keyed/);
     expect(verdictOf(firing, plain.evaluation, METRIC, plain.segments).join(' ')).not.toMatch(/Keyed|Aimed/);
   });
 

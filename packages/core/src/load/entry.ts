@@ -22,7 +22,7 @@ export const offsetOf = ({ firing: { corrections = NO_CORRECTIONS } }: LoadEntry
 
 /** The firing as this place feels it: only how much hotter it is than the rest is left of the offset. */
 export function atItsPlace({ firing, hotter_K = 0 }: LoadEntry): FiringCase {
-  return { ...firing, corrections: { ...(firing.corrections ?? NO_CORRECTIONS), offset_K: -hotter_K } };
+  return { ...firing, corrections: { ...(firing.corrections ?? NO_CORRECTIONS), offset_K: -hotter_K }, ...(hotter_K === 0 ? {} : { place_K: hotter_K }) };
 }
 
 /** Annealing points further apart than this are of another heat range, K. */

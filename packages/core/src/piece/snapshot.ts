@@ -79,6 +79,7 @@ export function snapshotOf<C extends Labelled & Controller>(doc: PieceDocument, 
     limits: limitsOf(shelf.limits),
     controller: countsOf(controller),
     ...(corrections ? { corrections } : {}),
+    ...(hotter_K === 0 ? {} : { place_K: hotter_K }),
   };
   const bounds = seenFor(
     firing,

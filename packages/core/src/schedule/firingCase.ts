@@ -36,6 +36,8 @@ export interface FiringCase {
   /** Where it is given, no more segments are composed than it holds. */
   controller?: Controller;
   corrections?: Corrections;
+  /** By how much its place in the kiln is hotter than the middle, K: the offset in its corrections is less by that already. */
+  place_K?: number;
   /** What firings of the same kind have shown: it bounds what is planned. */
   seen?: SeenWork;
 }

@@ -297,15 +297,21 @@ function cautionsOfHeat({ body, limits }: ResolvedFiring, segments: readonly Seg
   return said;
 }
 
+/** Rounding, K. */
+const EXACT_K = 1e-6;
+
 /** What was planned otherwise than usual, and why. */
-function correctionSentences({ corrections = NO_CORRECTIONS, workFactor, look }: ResolvedFiring, { temperature }: Units): string[] {
-  const { offset_K } = corrections;
+function correctionSentences({ corrections = NO_CORRECTIONS, place_K = 0, workFactor, look }: ResolvedFiring, { temperature }: Units): string[] {
+  // Of the controller alone; its place is another matter, and all of a load are keyed alike.
+  const offset_K = Math.abs(corrections.offset_K + place_K) < EXACT_K ? 0 : corrections.offset_K + place_K;
   const off = text(formatDifference(Math.abs(offset_K), temperature));
   const said: string[] = [];
   if (offset_K !== 0)
     said.push(
       `Keyed ${off} ${offset_K > 0 ? 'hotter' : 'cooler'}, because the controller reads so much ${offset_K > 0 ? 'over' : 'under'} ${RECIPES[look].empty ? 'what is fired' : 'the glass'}.`,
     );
+  if (place_K !== 0)
+    said.push(`It lies where the kiln is ${text(formatDifference(Math.abs(place_K), temperature))} ${place_K > 0 ? 'hotter' : 'cooler'} than in its middle.`);
   if (workFactor !== 1)
     said.push(
       `Aimed at ${workFactor.toFixed(2)} times the usual heat work, because ${corrections.lookFactors?.[look] === undefined ? 'looks' : `a ${RECIPES[look].name.toLowerCase()}`} took ${workFactor > 1 ? 'more' : 'less'} here.`,

@@ -17,7 +17,7 @@ export const request = z.strictObject({
       z.strictObject({
         name: words('Name', 200),
         firing: AskedFiringSchema.meta({ description: 'As it would be fired by itself; kiln and controller are the same for all' }),
-        hotter_K: quantity('Hotter than the rest', 'K', -60, 60)
+        hotter_K: quantity('Hotter than the rest', 'K', -90, 90)
           .optional()
           .meta({ description: 'Its place in the kiln, against where the offset of the controller holds; negative: cooler' }),
       }),
