@@ -35,7 +35,8 @@ export function useAtTheirPlaces(inMiddle: Load | null, asked: Asked<'load'> | n
     [inMiddle, asked, differs, hotter_K],
   );
   const { value, stale, problem } = useComputed('load', there);
-  if (!there) return { load: inMiddle, hotter_K, isFresh: true, problem: null };
+  // Where they lie is kept with their schedules: it is waited for.
+  if (!there) return { load: inMiddle, hotter_K, isFresh: room === null || places !== null, problem: null };
   // Of the same pieces elsewhere: shown until they are calculated anew, and not saved.
   const isOfThese =
     value?.entries.length === inMiddle?.entries.length && value?.entries.every(({ name, mass_kg }, i) => isSameBody(inMiddle, i, name, mass_kg));

@@ -158,6 +158,13 @@ test('another id for what a record names is put where it is named, and nowhere e
   ]);
 });
 
+test('a place in a kiln goes along with the name of that kiln', () => {
+  const place = { kilnId: 'k', x_m: 0.1, y_m: 0.1, shelf: 0, shelves: 1, turned: false };
+  const doc = { journey: [{ kind: 'fire', kilnId: 'k', controllerId: 'c', place }] } as unknown as PieceDoc;
+  expect(renameInDoc(doc, { kilns: { k: 'k-kiln' } }).journey[0]).toMatchObject({ kilnId: 'k-kiln', place: { ...place, kilnId: 'k-kiln' } });
+  expect(namedInDoc(doc).flatMap(({ id, path }) => (id === 'k' ? [path] : []))).toEqual(['journey.0.kilnId', 'journey.0.place.kilnId']);
+});
+
 describe('a mould or former', () => {
   const form = {
     ...named,

@@ -23,6 +23,7 @@ export function namedInDoc(doc: PieceDoc): NamedInDoc[] {
     });
   return doc.journey.flatMap((step, i) => [
     ...named(step, `journey.${i}`),
+    ...(step.kind === 'fire' && step.place ? named(step.place, `journey.${i}.place`) : []),
     ...(step.kind === 'lay' ? step.layers.flatMap((layer, k) => named(layer, `journey.${i}.layers.${k}`)) : []),
   ]);
 }

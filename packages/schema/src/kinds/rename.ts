@@ -43,6 +43,7 @@ function renameInStep(step: JourneyStep, renames: Renames): JourneyStep {
         ...step,
         kilnId: renamed(renames, 'kilns', step.kilnId),
         controllerId: renamed(renames, 'controllers', step.controllerId),
+        ...(step.place ? { place: { ...step.place, kilnId: renamed(renames, 'kilns', step.place.kilnId) } } : {}),
         ...(step.releaseId === undefined ? {} : { releaseId: renamed(renames, 'releases', step.releaseId) }),
       };
     default:
