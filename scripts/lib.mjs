@@ -204,7 +204,10 @@ const ENGINE_WORKER = {
   bundle: true,
   format: 'iife',
   target: 'es2022',
-  alias,
+  // Degrees and dashes as they are: as escapes they weigh more.
+  charset: 'utf8',
+  // Its own sources: of its one large file nothing can be left out.
+  alias: { ...alias, 'ml-matrix': at('node_modules/ml-matrix/src/index.js') },
   // What strangers may ask is read where they ask; the worker never does.
   external: ['./contract'],
   logLevel: 'warning',
@@ -323,7 +326,9 @@ async function minify(folder) {
     .filter((name) => name.endsWith('.js'))
     .map((name) => join(folder, name));
   const small = async (file) => {
-    const { code } = await transform(readFileSync(file, 'utf8').replace(MODULE_NAME, '$1)'), { minify: true, target: 'es2022', legalComments: 'none' });
+    const { code } = await transform(readFileSync(file, 'utf8').replace(MODULE_NAME, '$1)'), {
+      ...{ minify: true, target: 'es2022', charset: 'utf8', legalComments: 'none' },
+    });
     writeFileSync(file, code);
   };
   await Promise.all(scripts.map(small));
