@@ -54,7 +54,7 @@ export const LOAD = {
   inLid: (free: string): string => `${free} are free under the elements in the lid.`,
   inWalls: (free: string): string => `Dashed are the elements, with ${free} free.`,
   probe: (free: string): string => `The line is the thermocouple, with ${free} free round it.`,
-  dragged: 'Drag a piece; a finger rests on it first. Arrows step it, [ turns it.',
+  dragged: 'Rest a finger on a piece, then drag it; a mouse drags at once. Arrow keys step it, [ turns it.',
   ofRecord: "The kiln's record holds all this.",
   placeIs: (by: string, isHotter: boolean): string => ` (${by} ${isHotter ? 'hotter' : 'cooler'} there)`,
   doorBelow: 'Seen from above, the door below.',

@@ -30,7 +30,7 @@ import type { Stored } from './stored';
 /** What stands folded beneath a form's other fields. */
 export const FOLDS = {
   constants: { title: 'Constants', about: 'what the engine calculates with' },
-  shelves: { title: 'On its shelves', about: 'what has to be free round a piece, and what stands in the way' },
+  shelves: { title: 'On its shelves', about: 'what has to be free round a piece; posts, elements, thermocouple' },
   places: { title: 'Its places', about: 'by how much they are hotter than the middle' },
   keyed: { title: 'How it is keyed', about: 'its figures, their order and form, its programs' },
   runs: { title: 'While it runs', about: 'delay, alarm, what can be added, a power cut' },

@@ -7,6 +7,14 @@ export const summary = 'Places pieces on the shelves of a kiln';
 
 const side = (title: string) => quantity(title, 'm', 0.005, 5);
 const high = quantity('Height', 'm', 0.0005, 3);
+/** From 0, of so many. */
+const placeIn = (many: number, error: string) =>
+  z
+    .number()
+    .int({ error })
+    .min(0)
+    .max(many - 1)
+    .meta({ 'x-unit': '1' });
 const free = (title: string) => quantity(title, 'm', 0, 0.5);
 
 export const OutlineFields = { wide_m: side('Width'), long_m: side('Length'), isRound: z.boolean(), high_m: high };
@@ -47,18 +55,8 @@ export const request = z.strictObject({
   fixed: z
     .array(
       z.strictObject({
-        item: z
-          .number()
-          .int({ error: 'Pieces are named by their place in the list.' })
-          .min(0)
-          .max(LOAD_AT_MOST - 1)
-          .meta({ 'x-unit': '1' }),
-        shelf: z
-          .number()
-          .int({ error: 'Shelves are counted in whole ones.' })
-          .min(0)
-          .max(SHELVES_AT_MOST - 1)
-          .meta({ 'x-unit': '1' }),
+        item: placeIn(LOAD_AT_MOST, 'Pieces are named by their place in the list.'),
+        shelf: placeIn(SHELVES_AT_MOST, 'Shelves are counted in whole ones.'),
         x_m: quantity('From the left wall', 'm', -5, 5),
         y_m: quantity('From the front', 'm', -5, 5),
         turned: z.boolean(),
