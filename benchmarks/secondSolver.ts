@@ -59,9 +59,18 @@ export function inflow(face: Face, kiln: number, cell: number, halfResistance: n
   return (skin - cell) / halfResistance;
 }
 
+/** Of two faces of emissivity 0.9 across air that hardly moves, W/m²; beside_m2K_W: of the cells from their middles to those faces. */
+function acrossAir(low: number, high: number, beside_m2K_W: number, wide_m: number): number {
+  const [a, b] = [low + ZERO_C, high + ZERO_C];
+  const still_W_m2K = (0.0243 * ((a + b) / 2 / ZERO_C) ** 0.8) / wide_m;
+  const seen = (SIGMA * (a ** 4 - b ** 4)) / (2 / 0.9 - 1) / (low === high ? 1 : low - high);
+  const exchange_W_m2K = low === high ? still_W_m2K : still_W_m2K + seen;
+  return (low - high) / (beside_m2K_W + 1 / exchange_W_m2K);
+}
+
 /** For a plate of one glass along segments with rates; stress is followed throughout, free to bow, from glass in equilibrium at its start. */
 export function secondSolver(
-  { glass, stack, faces, segments, start_C = ROOM }: SimulationInput,
+  { glass, stack, faces, segments, start_C = ROOM, placeLag_s = 0 }: SimulationInput,
   spelled: SpelledOut,
   { cells, stable, stress_s }: Fineness = USUAL,
 ): SecondAnswer {
@@ -70,7 +79,13 @@ export function secondSolver(
   const heatOf: number[] = [];
   const conducts: number[] = [];
   const isGlass: boolean[] = [];
+  /** Above how many cells there is open air, and how wide, m. */
+  const openAfter = new Map<number, number>();
   for (const layer of stack) {
+    if (layer.of === 'air') {
+      openAfter.set(width.length, layer.thickness_m);
+      continue;
+    }
     const matter = layer.of === 'glass' ? glass : layer;
     const count = Math.max(4, Math.round((cells * layer.thickness_m) / total));
     for (let i = 0; i < count; i += 1) {
@@ -169,6 +184,8 @@ export function secondSolver(
 
   const greatest_K: number[] = [];
   let kiln = start_C;
+  /** Where the body stands. */
+  let felt = start_C;
   let sinceStress = 0;
   for (const { rate_C_per_h, target_C, hold_s } of segments) {
     if (rate_C_per_h === null) throw new Error('The second solver follows rates alone.');
@@ -179,9 +196,11 @@ export function secondSolver(
     for (let t = 0; t < ends;) {
       const step = Math.min(dt, ends - t);
       kiln = t >= ramp_s ? target_C : began + (target_C - began) * (t / ramp_s);
-      flow[0] = inflow(faces.bottom, kiln, T[0], resists[0]);
-      flow[n] = -inflow(faces.top, kiln, T[n - 1], resists[n - 1]);
+      felt = placeLag_s > 0 ? felt + ((kiln - felt) * step) / (placeLag_s + step) : kiln;
+      flow[0] = inflow(faces.bottom, felt, T[0], resists[0]);
+      flow[n] = -inflow(faces.top, felt, T[n - 1], resists[n - 1]);
       for (let i = 1; i < n; i += 1) flow[i] = (T[i - 1] - T[i]) / (resists[i - 1] + resists[i]);
+      for (const [i, wide] of openAfter) flow[i] = acrossAir(T[i - 1], T[i], resists[i - 1] + resists[i], wide);
       for (let i = 0; i < n; i += 1) T[i] += ((flow[i] - flow[i + 1]) * step) / heats[i];
       t += step;
       sinceStress += step;

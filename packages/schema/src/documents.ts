@@ -126,6 +126,7 @@ export const MadeFromSchema = schemaFor<MadeFrom, OfFiredLayers>()(
       release: z.object({ id: recordId('Release'), name: z.string(), coat: CoatSchema }).optional(),
       kiln: z.object({ id: recordId('Kiln'), name: z.string(), constants: KilnConstantsSchema.strip(), taken: CorrectionsSchema.optional() }),
       place_K: figure('K').optional(),
+      place: z.object({ lag_s: figure('s').optional(), underShelf: z.literal(true).optional(), load_J_K: figure('J/K').optional() }).optional(),
       controller: z.object({ id: recordId('Controller'), name: z.string(), counts: ControllerInputSchema.strip() }),
       limits: StudioLimitsSchema.optional(),
     })
@@ -602,6 +603,8 @@ export const StudioSchema = z
     changesFirst: oneOf('What changes first', CHANGES_FIRST).optional(),
     /** Left out, it stays as it was. */
     learning: oneOf('Whether plans use what was learnt', LEARNINGS).optional(),
+    /** Whether glass of several families may share a load. Left out, it stays as it was. */
+    mixedLoads: z.boolean().optional(),
   })
   .meta({ id: 'Studio' });
 export type Studio = z.infer<typeof StudioSchema>;

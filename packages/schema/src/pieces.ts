@@ -112,6 +112,7 @@ const HeldPlaceSchema = schemaFor<HeldPlace>()(
     shelf: whole('Shelf', { least: 0, most: SHELVES_AT_MOST - 1 }),
     shelves: whole('Shelves', { least: 1, most: SHELVES_AT_MOST }),
     turned: z.boolean(),
+    load_J_K: within('What its load stores', 'J/K', { least: 0, most: 1e8 }).optional(),
   }),
 );
 

@@ -80,6 +80,7 @@ export const GlassSchema = z.strictObject({
 export type Glass = z.infer<typeof GlassSchema>;
 
 const free = (name: string) => quantity(name, 'm', 0, 0.5);
+const behind = (name: string) => quantity(`${name}, behind the middle`, 's', 0, 1800);
 const hotter = (name: string) => quantity(`${name}, hotter than the middle`, 'K', -30, 30);
 
 /** What firings have taught of it is taken over here; nothing is as usual. */
@@ -105,6 +106,9 @@ export const KilnSchema = KilnConstantsSchema.extend({
   backHotter_K: hotter('Back').optional(),
   lowHotter_K: hotter('Low').optional(),
   highHotter_K: hotter('High').optional(),
+  ...{ leftLag_s: behind('Left').optional(), rightLag_s: behind('Right').optional(), frontLag_s: behind('Front').optional() },
+  ...{ backLag_s: behind('Back').optional(), lowLag_s: behind('Low').optional(), highLag_s: behind('High').optional() },
+  connected_W: quantity('Full power', 'W', 100, 1e6).optional(),
 });
 export type Kiln = z.infer<typeof KilnSchema>;
 export const KilnChangeSchema = aKiln(KilnSchema);

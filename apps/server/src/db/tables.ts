@@ -44,6 +44,7 @@ export const studio = sqliteTable(
     limits: text('limits', { mode: 'json' }).$type<StudioLimits>(),
     changesFirst: text('changes_first', { enum: CHANGES_FIRST }).notNull().default('temperature'),
     learning: text('learning', { enum: LEARNINGS }).notNull().default('asks'),
+    mixedLoads: integer('mixed_loads', { mode: 'boolean' }).notNull().default(false),
   },
   (table) => [check('studio_is_one_row', sql`${table.id} = 1`)],
 );

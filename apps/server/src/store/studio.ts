@@ -4,7 +4,10 @@ import type { FirstDay, Studio } from '@torvin/schema';
 import type { Database } from '../db/database';
 import { pieces, studio } from '../db/tables';
 
-const FIRST: Studio = { temperatureUnit: 'C', lengthUnit: 'mm', massUnit: 'g', theme: 'system', csv: 'comma', changesFirst: 'temperature', learning: 'asks' };
+const FIRST: Studio = {
+  ...{ temperatureUnit: 'C', lengthUnit: 'mm', massUnit: 'g', theme: 'system', csv: 'comma' },
+  ...{ changesFirst: 'temperature', learning: 'asks', mixedLoads: false },
+};
 
 /** A studio that has a piece has had its first day, whether it was asked or not. */
 function firstDayOf(db: Database, kept: FirstDay | null): FirstDay {

@@ -8,6 +8,7 @@ import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { useUnits } from '@/data/FormUnits';
+import { useStudio } from '@/data/studio';
 import { useComputed } from '@/engine/useComputed';
 import { useTheme } from '@/theme/ThemeContext';
 import { OnPaper } from '@/paper/OnPaper';
@@ -49,6 +50,7 @@ export interface LoadScreenProps {
 
 export function LoadScreen({ waiting, shelves, withPieces }: LoadScreenProps) {
   const units = useUnits();
+  const { mixedLoads = false } = useStudio();
   const router = useRouter();
   const wide = isWide(useLayout());
   const kilns = shelves.kilns.filter(({ id }) => waiting.some(({ kilnId }) => kilnId === id));
@@ -59,8 +61,15 @@ export function LoadScreen({ waiting, shelves, withPieces }: LoadScreenProps) {
   const chosen = here.filter(({ pieceId }) => ids.includes(pieceId));
   const { cases, problem } = useLoadCases(chosen, shelves);
   const asked = useMemo(
-    () => (cases && cases.length > 1 ? { entries: cases.map(({ waits, snapshot }) => ({ name: waits.pieceName, firing: snapshot.firing })), units } : null),
-    [cases, units],
+    () =>
+      cases && cases.length > 1
+        ? {
+            entries: cases.map(({ waits, snapshot, contents }) => ({ name: waits.pieceName, firing: snapshot.firing, contents })),
+            allows: { mixed: mixedLoads },
+            units,
+          }
+        : null,
+    [cases, units, mixedLoads],
   );
   const computed = useComputed('load', asked);
   const keeping = useLoadSchedule();
@@ -97,7 +106,7 @@ export function LoadScreen({ waiting, shelves, withPieces }: LoadScreenProps) {
       warns={noRoom.length > 0 || arranged.clashes.length > 0}
       testID="load-on-shelf"
     >
-      {() => <OnShelf load={load} names={chosen.map(({ pieceName }) => pieceName)} arranged={arranged} kiln={kiln} hotter_K={hotter_K} />}
+      {() => <OnShelf load={load} names={chosen.map(({ pieceName }) => pieceName)} ids={chosenIds} arranged={arranged} kiln={kiln} hotter_K={hotter_K} />}
     </Fold>
   );
   return (
@@ -161,7 +170,12 @@ export function LoadScreen({ waiting, shelves, withPieces }: LoadScreenProps) {
               tone="warn"
               testID="load-refused"
               actions={
-                outOfPlace && <Action kind="second" title={LOAD.takeOut(outOfPlace.pieceName)} testID="load-take-out" onPress={() => toggle(outOfPlace)} />
+                <>
+                  {outOfPlace && <Action kind="second" title={LOAD.takeOut(outOfPlace.pieceName)} testID="load-take-out" onPress={() => toggle(outOfPlace)} />}
+                  {wrong.code === 'other-heat-range' && (
+                    <Action kind="second" title={LOAD.mayShare} testID="load-may-share" onPress={() => router.push('/settings?open=limits')} />
+                  )}
+                </>
               }
             >
               {wrong.message}

@@ -1,6 +1,6 @@
 /** The shelves of the kiln from above: where each piece lies and how it is moved, what is too near, and what is lifted. */
 import type { Answered } from '@torvin/core/engine';
-import type { Clearances, Room } from '@torvin/core/kiln';
+import { type Clearances, type Room, chamberOf } from '@torvin/core/kiln';
 import type { Clash, Placed } from '@torvin/core/load';
 import { type Units, formatDifference, formatLength, formatMass, text } from '@torvin/core/units';
 import type { Kiln } from '@torvin/schema';
@@ -28,15 +28,19 @@ const WIDEST = 420;
 export interface OnShelfProps {
   load: Load;
   names: readonly string[];
+  /** Of the pieces, in the same order. */
+  ids: readonly string[];
   arranged: Arranged;
   kiln: Kiln | undefined;
   /** Of each piece, by how much its place is hotter than the middle, K. */
   hotter_K: readonly number[];
 }
 
-export function OnShelf({ load, names, arranged, kiln, hotter_K }: OnShelfProps) {
+export function OnShelf({ load, names, ids, arranged, kiln, hotter_K }: OnShelfProps) {
   const units = useUnits();
-  const [chosen, setChosen] = useState<number | null>(null);
+  // By the piece: another choice of pieces gives it another number.
+  const [chosenId, choose] = useState<string | null>(null);
+  const chosen = chosenId === null || !ids.includes(chosenId) ? null : ids.indexOf(chosenId);
   const { room, places, shelves, setShelves, clear, clashes, isMoved, move, again } = arranged;
   if (!room) return <Words tone="muted">{LOAD.roomUnknown}</Words>;
   const placed = places?.placed ?? [];
@@ -72,7 +76,7 @@ export function OnShelf({ load, names, arranged, kiln, hotter_K }: OnShelfProps)
                   items={load.entries.map(({ outline }) => outline)}
                   bears={shelf < many - 1}
                   width={Math.min(width, WIDEST)}
-                  onChoose={setChosen}
+                  onChoose={(item) => choose(ids[item] ?? null)}
                   onMove={move}
                 />
               )}
@@ -82,6 +86,11 @@ export function OnShelf({ load, names, arranged, kiln, hotter_K }: OnShelfProps)
           </View>
         );
       })}
+      {placed.length > 0 && (
+        <Words size="label" tone="muted" testID="load-stores">
+          {storesWords(load, kiln)}
+        </Words>
+      )}
       {carrying.length > 1 && <Words bold>{LOAD.inAll(text(formatMass(heavy(placed), units.mass)))}</Words>}
       {placed.length > 0 && (
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
@@ -98,6 +107,11 @@ export function OnShelf({ load, names, arranged, kiln, hotter_K }: OnShelfProps)
       </Words>
     </View>
   );
+}
+
+function storesWords({ load_J_K }: Load, kiln: Kiln | undefined): string {
+  const chamber_J_K = kiln ? chamberOf(kiln) : null;
+  return chamber_J_K === null ? LOAD.powerUnknown : LOAD.storesBy((1 + load_J_K / chamber_J_K).toFixed(2));
 }
 
 function placeWords(item: number, names: readonly string[], hotter_K: number, { temperature }: Units): string {

@@ -2,6 +2,7 @@
 import type { Answered } from '@torvin/core/engine';
 import { type Clearances, type Room, clearancesOf, furnished } from '@torvin/core/kiln';
 import { type Clash, type Placed, clashesOf, freeNear } from '@torvin/core/load';
+import type { Problem } from '@torvin/core/problem';
 import type { Kiln } from '@torvin/schema';
 import { useMemo, useState } from 'react';
 import type { LoadCase } from './useLoadCases';
@@ -24,6 +25,8 @@ export interface Arranged {
   /** Null while it is calculated, and where the kiln's inside is not known. */
   places: Answered<'arrange'> | null;
   clashes: readonly Clash[];
+  /** Why no place was found for anything; null where there is nothing wrong. */
+  problem: Problem | null;
   /** A hand has put something. */
   isMoved: boolean;
   clear: Clearances;
@@ -57,7 +60,7 @@ export function useArranged(load: Answered<'load'> | null, ids: readonly string[
   );
   const isAsked = fixed.length < items.length;
   const asked = useMemo(() => (room && isAsked ? { items, room, shelves, clear, fixed } : null), [isAsked, items, room, shelves, clear, fixed]);
-  const { value, stale } = useComputed('arrange', asked);
+  const { value, stale, problem } = useComputed('arrange', asked);
   const places = useMemo(() => {
     if (!room) return null;
     if (asked && value && !stale) return value;
@@ -79,7 +82,7 @@ export function useArranged(load: Answered<'load'> | null, ids: readonly string[
     const stay = places.placed.map(({ item: other, ...lies }): [string, Lies] => [ids[other], lies]);
     setOwn(new Map([...own, ...stay, [ids[item], there]]));
   }
-  return { shelves, setShelves, clear, room, places, clashes, isMoved: own.size > 0, move, again: () => setOwn(NOWHERE) };
+  return { problem: stale ? null : problem, shelves, setShelves, clear, room, places, clashes, isMoved: own.size > 0, move, again: () => setOwn(NOWHERE) };
 }
 
 /** Where those that are in this kiln were put when their load was put together. */

@@ -1,6 +1,7 @@
 /** A load composed at the places where its pieces lie, in a kiln whose record says how these differ; elsewhere as it was. */
 import type { Answered, Asked } from '@torvin/core/engine';
-import { hotterAt } from '@torvin/core/kiln';
+import { chamberOf, hotterAt, isUnderShelf, lagAt } from '@torvin/core/kiln';
+import { furnitureStores } from '@torvin/core/load';
 import type { Problem } from '@torvin/core/problem';
 import type { Kiln } from '@torvin/schema';
 import { useMemo } from 'react';
@@ -8,6 +9,8 @@ import { useComputed } from '@/engine/useComputed';
 import { type Arranged, shelvesOf } from './useArranged';
 
 type Load = Answered<'load'>;
+
+type ItsPlace = Pick<Asked<'load'>['entries'][number], 'hotter_K' | 'lag_s' | 'underShelf'>;
 
 export interface AtTheirPlaces {
   load: Load | null;
@@ -18,25 +21,54 @@ export interface AtTheirPlaces {
   problem: Problem | null;
 }
 
-/** Closer is the same, K. */
+/** Closer is the same, K and s. */
 const STEP_K = 0.1;
+const STEP_S = 5;
+
+const rounded = (value: number, step: number): number => step * Math.round(value / step);
 
 /** inMiddle: with all of them in the middle of the kiln; what they become hardly depends on their places, so they are arranged by it. */
-export function useAtTheirPlaces(inMiddle: Load | null, asked: Asked<'load'> | null, { places, room }: Arranged, kiln: Kiln | undefined): AtTheirPlaces {
-  const hotter_K = useMemo(() => {
+export function useAtTheirPlaces(
+  inMiddle: Load | null,
+  asked: Asked<'load'> | null,
+  { places, room, clear, problem: unarranged }: Arranged,
+  kiln: Kiln | undefined,
+): AtTheirPlaces {
+  const at = useMemo(() => {
     const placed = places?.placed ?? [];
-    const all = inMiddle?.entries.map(() => 0) ?? [];
-    for (const { item, ...lies } of placed) all[item] = STEP_K * Math.round(hotterAt(kiln ?? {}, room, { ...lies, shelves: shelvesOf(placed) }) / STEP_K);
+    const all: ItsPlace[] = inMiddle?.entries.map(() => ({})) ?? [];
+    for (const { item, ...lies } of placed) {
+      const here = { ...lies, shelves: shelvesOf(placed) };
+      const hotter_K = rounded(hotterAt(kiln ?? {}, room, here), STEP_K);
+      const lag_s = rounded(lagAt(kiln ?? {}, room, here), STEP_S);
+      all[item] = { ...(hotter_K === 0 ? {} : { hotter_K }), ...(lag_s > 0 ? { lag_s } : {}), ...(isUnderShelf(here) ? { underShelf: true } : {}) };
+    }
     return all;
   }, [places, room, kiln, inMiddle]);
-  const differs = hotter_K.some((one) => one !== 0);
+  const stores = useMemo(() => {
+    const chamber_J_K = kiln ? chamberOf(kiln) : null;
+    if (chamber_J_K === null || !inMiddle) return null;
+    const furniture_J_K =
+      room && places
+        ? furnitureStores(
+            room,
+            clear,
+            inMiddle.entries.map(({ outline }) => outline),
+            places.placed,
+          )
+        : 0;
+    return { chamber_J_K, furniture_J_K };
+  }, [kiln, inMiddle, room, places, clear]);
+  const differs = stores !== null || at.some((one) => Object.keys(one).length > 0);
   const there = useMemo(
-    () => (inMiddle && asked && differs ? { ...asked, entries: asked.entries.map((entry, i) => ({ ...entry, hotter_K: hotter_K[i] })) } : null),
-    [inMiddle, asked, differs, hotter_K],
+    () =>
+      inMiddle && asked && differs ? { ...asked, entries: asked.entries.map((entry, i) => ({ ...entry, ...at[i] })), ...(stores ? { stores } : {}) } : null,
+    [inMiddle, asked, differs, at, stores],
   );
+  const hotter_K = useMemo(() => at.map((one) => one.hotter_K ?? 0), [at]);
   const { value, stale, problem } = useComputed('load', there);
   // Where they lie is kept with their schedules: it is waited for.
-  if (!there) return { load: inMiddle, hotter_K, isFresh: room === null || places !== null, problem: null };
+  if (!there) return { load: inMiddle, hotter_K, isFresh: room === null || places !== null || unarranged !== null, problem: unarranged };
   // Of the same pieces elsewhere: shown until they are calculated anew, and not saved.
   const isOfThese =
     value?.entries.length === inMiddle?.entries.length && value?.entries.every(({ name, mass_kg }, i) => isSameBody(inMiddle, i, name, mass_kg));

@@ -19,6 +19,8 @@ export interface LoadCase {
   step: Step;
   snapshot: Snapshot;
   seen: readonly SeenFiring[];
+  /** What of its glass reacts or fumes. */
+  contents: Shelves['glasses'][number]['contents'];
   /** What was found at the piece, whatever rows are fired. */
   standing: string[];
 }
@@ -46,7 +48,9 @@ export function useLoadCases(chosen: readonly ForKiln[], shelves: Shelves | unde
     const snapshot = snapshotOf(piece.doc, plain, { ...shelves, seen });
     const problem = snapshot.ok ? impossibleFiring(snapshot.value.firing, units.length) : snapshot.problem;
     if (problem) return refused(problem.code, `entries.${i}`, `${pieceName}: ${problem.message}`);
-    return found({ waits, piece, step, snapshot: valueOf(snapshot), seen, standing });
+    const { glasses = {} } = valueOf(snapshot).madeFrom ?? {};
+    const contents = [...new Set(shelves.glasses.filter(({ id }) => id in glasses).flatMap((glass) => glass.contents))];
+    return found({ waits, piece, step, snapshot: valueOf(snapshot), seen, contents, standing });
   }
 
   async function read(): Promise<Cases> {

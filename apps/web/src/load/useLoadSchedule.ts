@@ -22,7 +22,7 @@ export function useLoadSchedule() {
   /** True once all are kept, or wait for a server that is silent. */
   async function keep(
     cases: readonly LoadCase[],
-    { segments, entries }: Answered<'load'>,
+    { segments, entries, load_J_K }: Answered<'load'>,
     places: Answered<'arrange'> | null,
     shelves: Shelves,
   ): Promise<boolean> {
@@ -37,7 +37,7 @@ export function useLoadSchedule() {
     try {
       cases.forEach(({ piece, step: before, snapshot: inMiddle, seen }, i) => {
         const { evaluation } = entries[i];
-        const step = putAt(before, places, i);
+        const step = putAt(before, places, i, load_J_K);
         const { doc } = valueOf(changeStep(piece.doc, step));
         const there = snapshotOf(doc, step, { ...shelves, seen });
         const version = { on: piece, doc, what: LOAD.placed, step, parentId: step.scheduleId, origin: 'edited' } as const;
@@ -59,10 +59,11 @@ export function useLoadSchedule() {
 const PER_METRE = 1e6;
 
 /** With its place, as the map shows it; what found none keeps none. */
-function putAt({ place: _before, ...step }: Step, places: Answered<'arrange'> | null, item: number): Step {
+function putAt({ place: _before, ...step }: Step, places: Answered<'arrange'> | null, item: number, load_J_K: number): Step {
   const own = places?.placed.find((one) => one.item === item);
   if (!places || !own) return step;
   const [x_m, y_m] = [own.x_m, own.y_m].map((metres) => Math.round(metres * PER_METRE) / PER_METRE);
   const place: HeldPlace = { kilnId: step.kilnId, x_m, y_m, shelf: own.shelf, shelves: shelvesOf(places.placed), turned: own.turned };
+  if (load_J_K > 0) place.load_J_K = Math.round(load_J_K);
   return { ...step, place };
 }

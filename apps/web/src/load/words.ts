@@ -21,6 +21,7 @@ export const LOAD = {
   notInTwo: 'Nor in two loads. Take out what is not right in it.',
   shorterInTwo: 'Two loads are over sooner.',
   inTwo: (first: string, second: string, hours: string): string => `Two loads: ${first}; then ${second}. About ${hours} in all.`,
+  mayShare: 'What may share a load',
   takeOut: (name: string): string => `Take ${name} out`,
   takeFirst: 'Take the first of them',
   takeSecond: 'Take the second',
@@ -67,6 +68,9 @@ export const LOAD = {
   things: { wall: 'the wall', elements: 'the elements', post: 'a post', probe: 'the thermocouple' },
   tooNear: (name: string, other: string, short: string): string => `${name} is ${short} too near to ${other}.`,
   tooHigh: (short: string): string => `The shelves need ${short} more height than the kiln has.`,
+  storesBy: (times: string): string =>
+    `With this load the kiln stores ${times} times what it stored when it was timed. At full power, and switched off, it is so much slower.`,
+  powerUnknown: 'The mass of the load is not counted: the record of the kiln does not say its full power.',
   twoLift: 'Two people lift this shelf.',
   needs: 'Each by itself',
   needsAbout: 'what every piece would have alone, and how near it comes to its limits here',

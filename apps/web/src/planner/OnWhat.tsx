@@ -2,9 +2,9 @@
 import type { Footprint } from '@torvin/core/body';
 import type { Plan } from '@torvin/core/form';
 import { type Shaping, RECIPES } from '@torvin/core/look';
-import { givesShape, hotterOf, leavesShelf, serves, setUpsFor, wasShapedBefore } from '@torvin/core/piece';
+import { givesShape, leavesShelf, placeIn, serves, setUpsFor, wasShapedBefore } from '@torvin/core/piece';
 import { SETUP_NAMES } from '@torvin/core/schedule';
-import { formatDifference, formatTemperature, text } from '@torvin/core/units';
+import { formatDifference, formatDuration, formatTemperature, text } from '@torvin/core/units';
 import { RELEASE_NAMES, type Step } from '@torvin/schema';
 import { View } from 'react-native';
 import { space } from '@/theme/theme';
@@ -40,7 +40,14 @@ export function OnWhat({ planning: { before, step, shelves, units }, entry, mean
   const faultAt = (field: Fault['field']): string | undefined => faults.find((fault) => fault.field === field)?.message;
   const form = formOf(entry, step, shelves);
   const kiln = shelves.kilns.find(({ id }) => id === entry.kilnId);
-  const hotter_K = step && kiln ? hotterOf({ ...step, kilnId: kiln.id }, kiln) : 0;
+  const place = step && kiln ? placeIn({ ...step, kilnId: kiln.id }, kiln) : {};
+  const { hotter_K = 0 } = place;
+  const placeNotes = [
+    ...(hotter_K === 0 ? [] : [ON.hotter(text(formatDifference(Math.abs(hotter_K), units.temperature)), hotter_K > 0)]),
+    ...(place.lag_s ? [ON.behind(text(formatDuration(place.lag_s)))] : []),
+    ...(place.underShelf ? [ON.underShelf] : []),
+    ...(place.load_J_K ? [ON.withLoad] : []),
+  ];
   const releases = there(shelves.releases, entry.under ?? '');
   const kinds = setUpsFor(look, form, wasShapedBefore(before, before.journey.length));
   const setUps = kinds.includes(entry.setup) ? kinds : [entry.setup, ...kinds];
@@ -156,12 +163,12 @@ export function OnWhat({ planning: { before, step, shelves, units }, entry, mean
             onChange={(wet) => onChange({ wet })}
             testID="wet"
           />
-          {hotter_K !== 0 && (
+          {placeNotes.length > 0 && (
             <Choice
               label={ON.lies}
               value={entry.lies}
               options={[
-                { value: 'put', title: ON.put, note: ON.hotter(text(formatDifference(Math.abs(hotter_K), units.temperature)), hotter_K > 0) },
+                { value: 'put', title: ON.put, note: placeNotes.join(', ') },
                 { value: 'middle', title: ON.middle },
               ]}
               onChange={(lies) => onChange({ lies })}

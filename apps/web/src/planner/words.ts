@@ -59,7 +59,10 @@ export const ON = {
   lies: 'Where it lies',
   put: 'Where its load put it',
   hotter: (by: string, isHotter: boolean): string => `${by} ${isHotter ? 'hotter' : 'cooler'} there`,
-  middle: 'In the middle',
+  behind: (by: string): string => `${by} behind`,
+  underShelf: 'under another shelf',
+  withLoad: 'with the mass of its load',
+  middle: 'By itself in the middle',
 } as const;
 
 export const IN = {

@@ -8,6 +8,7 @@ import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Notice } from '@/ui/Notice';
 import { Stepper } from '@/ui/Stepper';
+import { Tick } from '@/ui/Tick';
 import { Words } from '@/ui/Words';
 import { stepFrom } from '@/ui/stepFrom';
 import { STUDIO_LIMITS_WORDS } from './words';
@@ -22,7 +23,7 @@ const RESERVES = [`${pullReserve}`, `${coolPullReserve}`, `${settingReserve}`, `
 
 export function StudioLimits() {
   const units = useUnits();
-  const { limits: own = {} } = useStudio();
+  const { limits: own = {}, mixedLoads = false } = useStudio();
   const save = useSaveStudio();
   const [now, usual] = [limitsOf(own), limitsOf()];
   const bolder = bolderLimits(own);
@@ -64,6 +65,12 @@ export function StudioLimits() {
           </View>
         );
       })}
+      <View>
+        <Tick on={mixedLoads} title={STUDIO_LIMITS_WORDS.mixed} onPress={() => save({ mixedLoads: !mixedLoads })} testID="mixed-loads" />
+        <Words size="label" tone="muted">
+          {STUDIO_LIMITS_WORDS.mixedAbout}
+        </Words>
+      </View>
       <Words size="label" tone="muted">
         {STUDIO_LIMITS_WORDS.reserves(...RESERVES)}
       </Words>

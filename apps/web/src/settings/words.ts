@@ -66,6 +66,8 @@ export const STUDIO_UNITS = {
 } as const;
 
 export const STUDIO_LIMITS_WORDS = {
+  mixed: 'Glass of different families may share a load',
+  mixedAbout: 'Each is soaked where its own glass asks. It costs hours, and each piece is heated and cooled through what the others need.',
   about: 'Every new schedule keeps within these. Those planned before say that they are out of date. Past firings keep theirs.',
   of: {
     residual_Pa: { title: 'Tension left', short: 'at most', about: 'in the cold piece, as calculated' },

@@ -54,6 +54,10 @@ export const SetUpSchema = schemaFor<SetUp>()(
       below: z.array(support).max(6, { error: 'At most 6 layers under the glass.' }).readonly(),
       above: z.array(support).max(6, { error: 'At most 6 layers on the glass.' }).readonly().optional(),
       faces,
+      roof: z
+        .strictObject({ shelf: support, free_m: quantity('Free under the next shelf', 'm', 0.005, 1) })
+        .optional()
+        .meta({ description: 'Another shelf over it, which the glass sees instead of the kiln' }),
       around: z.array(support).max(6, { error: 'At most 6 layers round the glass.' }).readonly().optional(),
       top_C: quantity('Top temperature of what the glass lies on', '°C', 200, 1800).optional(),
       stand: z
@@ -173,6 +177,7 @@ export const FiringCaseSchema = schemaFor<FiringCase>()(
       place_K: quantity('Hotter than the middle', 'K', -90, 90)
         .optional()
         .meta({ description: 'Its place; the offset in corrections is less by that already' }),
+      placeLag_s: quantity('How far its place runs behind the middle', 's', 0, 7200).optional(),
       seen: SeenWorkSchema.optional(),
     })
     .meta({ id: 'FiringCase' }),

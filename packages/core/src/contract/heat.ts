@@ -34,8 +34,12 @@ export const support = z.strictObject({
   heatCapacity_J_kgK: quantity('Heat capacity', 'J/(kg·K)', 100, 5000),
 });
 
+const air = z
+  .strictObject({ of: z.literal('air'), thickness_m: quantity('Open air', 'm', 0.005, 1) })
+  .meta({ description: 'Open, up to a shelf over the glass' });
+
 export const StackLayerSchema = schemaFor<StackLayer>()(
-  z.discriminatedUnion('of', [z.strictObject({ of: z.literal('glass'), thickness_m: thickness }), support]).meta({ id: 'StackLayer' }),
+  z.discriminatedUnion('of', [z.strictObject({ of: z.literal('glass'), thickness_m: thickness }), support, air]).meta({ id: 'StackLayer' }),
 );
 
 const inside = (title: string) => quantity(title, 'm', 0.05, 5).optional();
@@ -117,7 +121,7 @@ const CurveSchema = z
 
 const glassTogether = (stack: StackLayer[]): boolean => {
   const kinds = stack.map((layer) => layer.of).join(' ');
-  return /glass/.test(kinds) && !/glass support.* glass/.test(kinds);
+  return /glass/.test(kinds) && !/glass (support|air).* glass/.test(kinds);
 };
 const isPlate = (shape: Shape | undefined): boolean => shape === undefined || shape === 'plate';
 const descends = (rates: { rate_C_per_h: number | null }[], hasKiln: boolean): boolean => hasKiln || rates.every((one) => one.rate_C_per_h !== null);
@@ -150,6 +154,7 @@ export const SimulationInputSchema = schemaFor<SimulationInput, 'resolution'>()(
       rim: z
         .strictObject({ setShare: quantity('Pull on the rim as it sets', '', 0, 1000), coldShare: quantity('Pull on the rim once cold', '', 0, 1000) })
         .optional(),
+      placeLag_s: quantity('How far its place runs behind', 's', 0, 7200).optional(),
       sidesLag_s: quantity('Lag between top and underside', 's', 0, 36000).optional(),
       acrossLag_s: quantity('Across-lag', 's', 0, 36000).optional(),
       heldShare: quantity('Share held of the straight part', '', 0, 1).optional(),

@@ -1,11 +1,12 @@
 /**
- * Air between loose sheets. They touch at points and stand apart elsewhere, so that heat crosses by conduction through the air and by
+ * Air in a stack: open under another shelf, and between loose sheets. Loose sheets touch at points and stand apart elsewhere, so that heat crosses by conduction through the air and by
  * radiation, side by side, until they have sagged together: as a squeeze closes a pocket, by the heat work that they have done.
  */
 import { TYPICAL_POCKET, squeezeWork } from '../flow/squeeze';
 import type { GlassConstants } from '../glass/constants';
 import { fluidity, viscosityOf } from '../glass/viscosity';
 import { KELVIN_AT_0_C, STEFAN_BOLTZMANN_W_m2K4 } from '../units/physical';
+import { SEEN } from './exchange';
 import type { Conducting } from './solver';
 import type { Mesh } from './stack';
 
@@ -14,8 +15,6 @@ export const TYPICAL_GAP_M = 1e-4;
 
 /** Conductivity of still air, W/(m·K): this at 0 °C, growing with this power of the absolute temperature; within 3 % up to 800 °C. */
 const AIR = { at0C_W_mK: 0.0243, power: 0.8 } as const;
-/** Of two faces of glass that see each other, emissivity 0.9 each. */
-const SEEN = 1 / (2 / 0.9 - 1);
 /** What is left to cross once they have wetted one another, W/(m²K): nothing that matters. */
 const TOGETHER_W_m2K = 2e4;
 
@@ -35,10 +34,10 @@ export interface AirGaps {
   restore(state: Float64Array): void;
 }
 
-/** For a mesh whose sheets stand apart; sets the solver's own conductances by its temperatures. */
+/** Sets the solver's own conductances by its temperatures. */
 export function airGaps(mesh: Mesh, glass: GlassConstants, gap_m: number, { temperature, conductance }: Conducting): AirGaps {
   const vft = viscosityOf(glass);
-  const { gaps, sheets, height_m } = mesh;
+  const { gaps, air, sheets, height_m } = mesh;
   const work = new Float64Array(gaps.length);
   const closes = Float64Array.from(gaps, (_, i) => {
     const [first, last] = sheets[i + 1];
@@ -46,6 +45,10 @@ export function airGaps(mesh: Mesh, glass: GlassConstants, gap_m: number, { temp
   });
   return {
     prepare() {
+      for (let i = 0; i < air.length; i += 1) {
+        const { at, wide_m } = air[i];
+        conductance[at] = gapConductance(wide_m, (temperature[at] + temperature[at + 1]) / 2);
+      }
       for (let i = 0; i < gaps.length; i += 1) {
         const open = Math.max(0, 1 - work[i] / closes[i]);
         if (open === 0) {

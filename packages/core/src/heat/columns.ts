@@ -35,7 +35,7 @@ export interface Columns {
   release(): void;
 }
 
-/** stack: of the body; its layers of glass are replaced by one of each depth. */
+/** stack: of the body; its layers of glass are replaced by one of each depth. What lies over it across open air is left to the faces. */
 export function columnsOf(
   { thick_m, thin_m, apart_m }: UnlikeColumns,
   stack: readonly StackLayer[],
@@ -44,7 +44,8 @@ export function columnsOf(
   start_C: number,
   drive: Drive,
 ): Columns {
-  const under = stack.filter(({ of }) => of === 'support');
+  const openFrom = stack.findIndex(({ of }) => of === 'air');
+  const under = (openFrom < 0 ? stack : stack.slice(0, openFrom)).filter(({ of }) => of === 'support');
   const meshes = [thick_m, thin_m].map((thickness_m) => meshOf([...under, { of: 'glass', thickness_m }], glass, { glassIntervals: COLUMN_INTERVALS }));
   const [thick, thin] = meshes.map((mesh) => heatSolver(mesh, faces, start_C, drive));
   const [ofThick, ofThin] = meshes.map(({ capacity }) => capacity);

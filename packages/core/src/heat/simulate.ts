@@ -13,6 +13,7 @@ import { wallAfter } from '../kiln/kiln';
 import { heatSolver } from './heatSolver';
 import type { HeatSolverState } from './solver';
 import { driveFrom } from './drive';
+import { shaded } from './exchange';
 import { FIXED_STEPS, controlledSteps, SHORTEST_STEP_S, STALLED_K_PER_S, STEP_TOLERANCE_K, findKilnRate } from './kilnPath';
 import { clearGlass } from './clearGlass';
 import { columnsOf } from './columns';
@@ -23,6 +24,8 @@ import { type RecorderState, recorder } from './recorder';
 /** Everything between two segments: from here the rest can be simulated anew. */
 export interface Checkpoint {
   kiln_C: number;
+  /** At its place. */
+  felt_C: number;
   wall_C: number;
   t_s: number;
   steps: number;
@@ -43,15 +46,24 @@ const STEP_GROWS_AT_MOST = 2;
 const STEP_SHRINKS_AT_MOST = 0.2;
 
 /** How long its steps may be, by its depth and what the input asks. */
-function stepping({ glass, steps, resolution }: SimulationInput, depth_m: number) {
+function stepping({ glass, steps, resolution, placeLag_s = 0 }: SimulationInput, depth_m: number) {
   const controlled = steps !== 'fixed';
   const { stepShare = 1 } = resolution ?? {};
   const caps = controlled ? controlledSteps(depth_m, diffusivity(glass)) : FIXED_STEPS;
   return {
     ...{ controlled, longestFiring_s: LONGEST_FIRING_S[controlled ? 'controlled' : 'fixed'] },
-    ...{ largestStep_s: caps.step_s * stepShare, largestStep_K: caps.step_K * stepShare, tolerance_K: STEP_TOLERANCE_K * stepShare ** 2 },
+    // A place that lags is linear over a step only where that is short beside its lag.
+    ...{
+      largestStep_s: Math.min(caps.step_s, placeLag_s > 0 ? Math.max(FIXED_STEPS.step_s, placeLag_s / 4) : Infinity) * stepShare,
+      largestStep_K: caps.step_K * stepShare,
+      tolerance_K: STEP_TOLERANCE_K * stepShare ** 2,
+    },
   };
 }
+
+/** As its own faces exchange with the kiln, what lies over it across open air counted as seen through. */
+const facesOfGlass = ({ stack, faces }: Pick<SimulationInput, 'stack' | 'faces'>): SimulationInput['faces'] =>
+  stack.some(({ of }) => of === 'air') ? { ...faces, top: shaded(faces.top) } : faces;
 
 export const simulateFiring = (input: SimulationInput): SimulationResult => simulateFrom(input, 0, null);
 
@@ -69,28 +81,32 @@ export function simulateFrom(input: SimulationInput, first: number, checkpoints:
   const body = heatSolver(mesh, input.faces, input.start_C ?? start_C, drive);
   const gaps = airGaps(mesh, glass, gap_m, body);
   const clear = clearGlass(mesh, glass, body, input.clearDepth_m);
-  const columns = input.columns && shape === 'plate' ? columnsOf(input.columns, input.stack, glass, input.faces, input.start_C ?? start_C, drive) : null;
+  const columns =
+    input.columns && shape === 'plate' ? columnsOf(input.columns, input.stack, glass, facesOfGlass(input), input.start_C ?? start_C, drive) : null;
   const watch = recorder(input, mesh, body, drive, columns);
   const { controlled, longestFiring_s, largestStep_s, largestStep_K, tolerance_K } = stepping(
     input,
     mesh.height_m[mesh.glassTo] - mesh.height_m[mesh.glassFrom],
   );
   /** Kiln temperature, time, steps done, the step that the error allows, the greatest error. */
-  const now = { kiln_C: start_C, t_s: 0, steps: 0, next_s: largestStep_s, stepError_K: 0 };
+  const now = { kiln_C: start_C, felt_C: start_C, t_s: 0, steps: 0, next_s: largestStep_s, stepError_K: 0 };
   let stalled: SimulationResult['stalled'] = null;
+  /** The place as a wall that follows the kiln and takes nothing from it. */
+  const place = input.placeLag_s ? { wallExchange_per_s: 1, wallOverChamber: input.placeLag_s } : null;
   /** A kiln whose wall stores heat. */
   const storing = kiln?.wallExchange_per_s === undefined ? null : kiln;
 
   /** One step of at most the drive's longest with the kiln at its steady rate; ends at its end exactly where it may take all of it. */
   function advance(): void {
     const { longest_s, rate_K_per_s } = drive;
-    drive.from_C = now.kiln_C;
+    drive.from_C = place ? now.felt_C : now.kiln_C;
     gaps.prepare();
     clear.prepare();
     for (;;) {
       const dt_s = controlled && now.next_s < longest_s ? now.next_s : longest_s;
       drive.dt_s = dt_s;
-      drive.to_C = dt_s === longest_s ? drive.end_C : now.kiln_C + rate_K_per_s * dt_s;
+      const kilnTo_C = dt_s === longest_s ? drive.end_C : now.kiln_C + rate_K_per_s * dt_s;
+      drive.to_C = place ? wallAfter(place, now.felt_C, now.kiln_C, kilnTo_C, dt_s) : kilnTo_C;
       body.step();
       if (controlled) {
         const error = body.error_K;
@@ -104,13 +120,15 @@ export function simulateFrom(input: SimulationInput, first: number, checkpoints:
         now.next_s = dt_s < now.next_s ? Math.max(allowed_s, now.next_s) : allowed_s;
         if (error > now.stepError_K) now.stepError_K = error;
       }
-      if (storing) drive.wall_C = wallAfter(storing, drive.wall_C, now.kiln_C, drive.to_C, dt_s);
-      now.kiln_C = drive.to_C;
+      if (storing) drive.wall_C = wallAfter(storing, drive.wall_C, now.kiln_C, kilnTo_C, dt_s);
+      now.kiln_C = kilnTo_C;
+      now.felt_C = drive.to_C;
       now.t_s += dt_s;
       now.steps += 1;
       drive.t_s = now.t_s;
       gaps.step(dt_s);
       columns?.step();
+      drive.to_C = kilnTo_C;
       watch.step();
       return;
     }
@@ -193,7 +211,7 @@ export function simulateFrom(input: SimulationInput, first: number, checkpoints:
   }
 
   function goOnFrom(at: Checkpoint): void {
-    Object.assign(now, { kiln_C: at.kiln_C, t_s: at.t_s, steps: at.steps, next_s: at.next_s, stepError_K: at.stepError_K });
+    Object.assign(now, { kiln_C: at.kiln_C, felt_C: at.felt_C, t_s: at.t_s, steps: at.steps, next_s: at.next_s, stepError_K: at.stepError_K });
     body.restore(at.body);
     gaps.restore(at.gaps);
     columns?.restore(at.columns);

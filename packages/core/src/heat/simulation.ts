@@ -35,6 +35,8 @@ export interface SimulationInput {
   rim?: { setShare: number; coldShare: number };
   /** How deep the body is that radiation crosses, where the glass of the stack stands for one of another depth, m. */
   clearDepth_m?: number;
+  /** How far its place in the kiln runs behind the middle, s; 0 where left out. */
+  placeLag_s?: number;
   /** Edge-to-edge difference per K/s of glass rate, s. */
   acrossLag_s?: number;
   /** Share of the straight part of the profile that contact and shade hold; HELD_SHARE where left out. */

@@ -15,7 +15,9 @@ export type StackLayer =
       conductivity_W_mK: number;
       density_kg_m3: number;
       heatCapacity_J_kgK: number;
-    };
+    }
+  /** Open, between what sees one another across it: a shelf and what lies under it. Heat crosses as its temperature has it. */
+  | { of: 'air'; thickness_m: number };
 
 export type Shape = 'plate' | 'cylinder' | 'sphere';
 
@@ -38,6 +40,8 @@ export interface Mesh {
   sheets: [first: number, last: number][];
   /** Where they stand apart: index of the conductance between one sheet's top and the next one's underside. */
   gaps: number[];
+  /** Open air: index of the conductance across it, and how wide it is, m. */
+  air: { at: number; wide_m: number }[];
 }
 
 export interface MeshChoice {
@@ -63,9 +67,11 @@ export function meshOf(
   const cells = stack.map((layer) => ({
     layer,
     intervals:
-      layer.of === 'support'
-        ? Math.max(2, Math.round((SUPPORT_INTERVALS * glassIntervals) / GLASS_INTERVALS))
-        : Math.max(LEAST_INTERVALS_PER_SHEET, Math.round((glassIntervals * layer.thickness_m) / glassDepth)),
+      layer.of === 'air'
+        ? 1
+        : layer.of === 'support'
+          ? Math.max(2, Math.round((SUPPORT_INTERVALS * glassIntervals) / GLASS_INTERVALS))
+          : Math.max(LEAST_INTERVALS_PER_SHEET, Math.round((glassIntervals * layer.thickness_m) / glassDepth)),
   }));
   const gapCount = apart ? Math.max(0, stack.filter(({ of }) => of === 'glass').length - 1) : 0;
   const count = cells.reduce((sum, cell) => sum + cell.intervals, 1 + gapCount);
@@ -78,6 +84,7 @@ export function meshOf(
     glassShare: new Float64Array(0),
     sheets: [],
     gaps: [],
+    air: [],
   };
   const power = AREA_POWER[shape];
   const outside = stack.reduce((sum, layer) => sum + layer.thickness_m, 0);
@@ -87,6 +94,12 @@ export function meshOf(
   const glassVolume = new Float64Array(count);
   let node = 0;
   for (const { layer, intervals } of cells) {
+    if (layer.of === 'air') {
+      mesh.air.push({ at: node, wide_m: layer.thickness_m });
+      mesh.height_m[node + 1] = mesh.height_m[node] + layer.thickness_m;
+      node += 1;
+      continue;
+    }
     const material = layer.of === 'glass' ? glass : layer;
     const step = layer.thickness_m / intervals;
     if (layer.of === 'glass') {

@@ -18,8 +18,11 @@ export {
   clearancesOf,
   furnished,
   hotterAt,
+  isUnderShelf,
+  lagAt,
   roomOf,
   standingOn,
 } from './inside';
+export { carrying, chamberOf } from './carrying';
 export { NEVER_S, timesOf, climbingPast } from './times';
 export type { PurposefulSegment, Role, Segment } from './segment';

@@ -81,6 +81,12 @@ export function standingOn(room: Room, clear: Clearances, bears: boolean): Stand
   return [...(bears ? postsOf(room, clear) : []), ...(room.probe ? [probeOf(room, room.probe, clear)] : [])];
 }
 
+/** How many posts bear a shelf, and how wide each of them is. */
+export const postsUnder = ({ isRound, post_m = USUAL_POST_M }: Pick<Room, 'isRound' | 'post_m'>): { count: number; side_m: number } => ({
+  count: isRound ? 3 : 4,
+  side_m: post_m,
+});
+
 /** Four in the corners; in a round kiln three, the first at the back. */
 function postsOf({ wide_m, long_m, isRound, post_m = USUAL_POST_M }: Room, { wall_m, between_m }: Clearances): Stands[] {
   const post = { what: 'post', wide_m: post_m, long_m: post_m, isRound: false, clear_m: between_m } as const;
@@ -149,6 +155,15 @@ export interface InsideTold {
   backHotter_K?: number;
   lowHotter_K?: number;
   highHotter_K?: number;
+  /** How far its places run behind its middle, s. */
+  leftLag_s?: number;
+  rightLag_s?: number;
+  frontLag_s?: number;
+  backLag_s?: number;
+  lowLag_s?: number;
+  highLag_s?: number;
+  /** Its full power, W: with it is known how much heat it stores. */
+  connected_W?: number;
 }
 
 export const DOORS = ['front', 'lid'] as const;
@@ -169,6 +184,7 @@ const INSIDE_KEYS = {
     door: 1,
   },
   ...{ leftHotter_K: 1, rightHotter_K: 1, frontHotter_K: 1, backHotter_K: 1, lowHotter_K: 1, highHotter_K: 1 },
+  ...{ leftLag_s: 1, rightLag_s: 1, frontLag_s: 1, backLag_s: 1, lowLag_s: 1, highLag_s: 1, connected_W: 1 },
 } satisfies Record<keyof Required<InsideTold>, 1>;
 
 /** A kiln without what is said of its inside. */
@@ -201,14 +217,45 @@ export interface InKiln {
   shelves: number;
 }
 
-/**
- * By how much a place is hotter than the middle, K: along each way as its record says of that side, in proportion to how far out it lies.
- * A single shelf counts as the middle, for so it stood when the controller was set by it. 0 where nothing is known.
- */
-export function hotterAt(told: InsideTold, room: Pick<Room, 'wide_m' | 'long_m'> | null, { x_m, y_m, shelf, shelves }: InKiln): number {
-  const along = (out: number, toLess_K = 0, toMore_K = 0): number => Math.min(Math.abs(out), 1) * (out < 0 ? toLess_K : toMore_K);
-  const across = room ? along((2 * x_m) / room.wide_m - 1, told.leftHotter_K, told.rightHotter_K) : 0;
-  const deep = room ? along((2 * y_m) / room.long_m - 1, told.frontHotter_K, told.backHotter_K) : 0;
-  const high = shelves > 1 ? along((2 * shelf) / (shelves - 1) - 1, told.lowHotter_K, told.highHotter_K) : 0;
-  return across + deep + high;
+/** What its record says of each side, and of low and high. */
+interface Sides {
+  left?: number;
+  right?: number;
+  front?: number;
+  back?: number;
+  low?: number;
+  high?: number;
 }
+
+/**
+ * What a place has of what is said of the sides: of each in proportion to how far out it lies. A single shelf counts as the middle, for so it
+ * stood when the controller was set by it. 0 where nothing is known.
+ */
+function ofSides({ left, right, front, back, low, high }: Sides, room: Pick<Room, 'wide_m' | 'long_m'> | null, { x_m, y_m, shelf, shelves }: InKiln): number {
+  const along = (out: number, toLess = 0, toMore = 0): number => Math.min(Math.abs(out), 1) * (out < 0 ? toLess : toMore);
+  const across = room ? along((2 * x_m) / room.wide_m - 1, left, right) : 0;
+  const deep = room ? along((2 * y_m) / room.long_m - 1, front, back) : 0;
+  return across + deep + (shelves > 1 ? along((2 * shelf) / (shelves - 1) - 1, low, high) : 0);
+}
+
+/** By how much a place is hotter than the middle, K; negative where cooler. */
+export const hotterAt = (told: InsideTold, room: Pick<Room, 'wide_m' | 'long_m'> | null, at: InKiln): number =>
+  ofSides(
+    {
+      ...{ left: told.leftHotter_K, right: told.rightHotter_K, front: told.frontHotter_K },
+      ...{ back: told.backHotter_K, low: told.lowHotter_K, high: told.highHotter_K },
+    },
+    room,
+    at,
+  );
+
+/** How far a place runs behind the middle, s. */
+export const lagAt = (told: InsideTold, room: Pick<Room, 'wide_m' | 'long_m'> | null, at: InKiln): number =>
+  ofSides(
+    { ...{ left: told.leftLag_s, right: told.rightLag_s, front: told.frontLag_s }, ...{ back: told.backLag_s, low: told.lowLag_s, high: told.highLag_s } },
+    room,
+    at,
+  );
+
+/** Whether another shelf is over it. */
+export const isUnderShelf = ({ shelf, shelves }: Pick<InKiln, 'shelf' | 'shelves'>): boolean => shelf < shelves - 1;

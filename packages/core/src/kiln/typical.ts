@@ -20,5 +20,11 @@ export type Elements = (typeof ELEMENT_PLACES)[number];
 /** So much slower heat from the sides alone is taken to reach the middle of a plate, until a studio has timed it. */
 const FROM_SIDES = 2;
 
+/** The kiln as it is where heat comes from the sides alone: by its own lag where that is longer. */
+export const heatedFromSides = <K extends Pick<KilnConstants, 'acrossLag_s_per_300mm'>>(kiln: K): K => ({
+  ...kiln,
+  acrossLag_s_per_300mm: Math.max(kiln.acrossLag_s_per_300mm, acrossLagFrom('sides')),
+});
+
 /** How long the middle of 300 mm lags its edge, s, by where the elements are: usual, and on the slow side. */
 export const acrossLagFrom = (elements: Elements): number => TYPICAL_KILN.acrossLag_s_per_300mm * (elements === 'sides' ? FROM_SIDES : 1);

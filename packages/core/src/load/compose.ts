@@ -7,6 +7,8 @@ import { efold } from '../flow/heatWork';
 import { fluidity } from '../glass/viscosity';
 import { rememberingSimulator } from '../heat/joints';
 import { exposedCoatings } from '../fit/coating';
+import { carrying } from '../kiln/carrying';
+import type { KilnConstants } from '../kiln/kiln';
 import type { PurposefulSegment } from '../kiln/segment';
 import { counted } from '../controller/counted';
 import { type Outcome, found, valueOf } from '../problem';
@@ -26,8 +28,9 @@ import { shortened } from '../schedule/shorten';
 import { stepped } from '../schedule/stepped';
 import { METRIC, type Units } from '../units/convert';
 import { type Split, splitOf, withoutEach_s } from './apart';
-import { type LoadEntry, atItsPlace, cannotShare, offsetOf } from './entry';
-import { SHARED_FROM, agreed, inOrder, merged } from './merge';
+import { type Allowed, type LoadEntry, type Stores, atItsPlace, cannotShare, offsetOf, rangesOf } from './entry';
+import { storedBy } from './stored';
+import { SHARED_FROM, agreed, inOrder, merged, soakedApart } from './merge';
 import { type SetBy, setBy } from './setBy';
 
 export interface LoadComposed {
@@ -43,6 +46,8 @@ export interface LoadComposed {
   /** Of each body at most; simulations of all together. */
   evaluations: number;
   remarks: string[];
+  /** What all of it stores, furniture and all, J/K; 0 where it is not counted. */
+  load_J_K: number;
 }
 
 export interface LoadedEntry {
@@ -74,15 +79,20 @@ interface Member {
 
 type Judged = Evaluation[];
 
-export function composeLoad(entries: readonly LoadEntry[], units: Units = METRIC): Outcome<LoadComposed> {
-  const problem = cannotShare(entries, units.temperature);
+export interface ComposedIn extends Allowed {
+  /** What the kiln and its furniture store; the load's mass is not counted where left out. */
+  stores?: Stores;
+}
+
+export function composeLoad(entries: readonly LoadEntry[], units: Units = METRIC, given: ComposedIn = {}): Outcome<LoadComposed> {
+  const problem = cannotShare(entries, units.temperature, given);
   if (problem) return { ok: false, problem };
-  const first = composeAs(entries, units, null);
+  const first = composeAs(entries, units, null, given);
   if (!first.ok || entries.every(({ firing }) => firing.school.heat === 'hotter')) return first;
   const lingers = (load: LoadComposed): number =>
     load.entries.flatMap(({ evaluation }) => brokenOf(evaluation.readings)).filter(({ limit }) => limit === 'haze' || limit === 'coating').length;
   if (lingers(first.value) === 0) return first;
-  const hotter = composeAs(entries, units, 'hotter');
+  const hotter = composeAs(entries, units, 'hotter', given);
   if (!hotter.ok || brokenIn(hotter.value) >= brokenIn(first.value)) return first;
   return found({
     ...hotter.value,
@@ -92,22 +102,25 @@ export function composeLoad(entries: readonly LoadEntry[], units: Units = METRIC
 
 const brokenIn = ({ entries }: LoadComposed): number => entries.reduce((sum, { evaluation }) => sum + brokenOf(evaluation.readings).length, 0);
 
-function composeAs(entries: readonly LoadEntry[], units: Units, heat: School['heat'] | null): Outcome<LoadComposed> {
-  const members = membersOf(entries, units, heat);
+function composeAs(entries: readonly LoadEntry[], units: Units, heat: School['heat'] | null, { stores }: ComposedIn): Outcome<LoadComposed> {
+  const load_J_K = stores ? (stores.furniture_J_K ?? 0) + entries.reduce((sum, { firing }) => sum + storedBy(firing), 0) : 0;
+  const members = membersOf(entries, units, heat, (kiln) => carrying(kiln, stores?.chamber_J_K ?? null, load_J_K));
   if (!members.ok) return members;
   const { each, of } = members.value;
   const judge = (segments: PurposefulSegment[]): Judged => each.map(({ firing, simulate }) => evaluate(firing, segments, false, simulate));
-  const guess = inOrder(openedCool(each, capSqueeze(each, merged(each.map(({ alone }) => alone.segments)))));
+  const ranges = rangesOf(each.map(({ firing }) => firing));
+  const rowsOfEach = each.map(({ alone }) => alone.segments);
+  const guess = inOrder(openedCool(each, capSqueeze(each, soakedApart(merged(rowsOfEach, ranges), rowsOfEach, ranges))));
   const [{ alone }] = each;
   // Like ones have what each would have by itself.
   const composed =
-    each.length === 1 && isSame(guess, alone.segments)
+    each.length === 1 && load_J_K === 0 && isSame(guess, alone.segments)
       ? { ...alone, evaluation: [alone.evaluation] }
       : settled(
           guess,
           {
             evaluate: judge,
-            adjusted: (segments, judged) => correctedBy(each, segments, judged),
+            adjusted: (segments, judged) => correctedBy(each, segments, judged, ranges),
             keepsAll: (judged) => judged.every(keepsAll),
           },
           // It is made of schedules that were corrected in full.
@@ -129,7 +142,7 @@ function composeAs(entries: readonly LoadEntry[], units: Units, heat: School['he
   const converged = judged.every(keepsAll);
   const asked = loaded.map(({ window }, i) => ({ rows: rows[i], window, bears_C: hottestBorne_C(each[of[i]].firing.setup) }));
   return found({
-    ...{ segments, total_s, converged, remarks, evaluations: keyed.evaluations },
+    ...{ segments, total_s, converged, remarks, load_J_K, evaluations: keyed.evaluations },
     entries: loaded.map((one, i) => ({ ...one, without_s: without[i] })),
     setBy: setBy(
       segments,
@@ -142,7 +155,12 @@ function composeAs(entries: readonly LoadEntry[], units: Units, heat: School['he
 }
 
 /** Like bodies in like places are composed and simulated once; of: which of them each entry is. */
-function membersOf(entries: readonly LoadEntry[], units: Units, heat: School['heat'] | null): Outcome<{ each: Member[]; of: number[] }> {
+function membersOf(
+  entries: readonly LoadEntry[],
+  units: Units,
+  heat: School['heat'] | null,
+  together: (kiln: KilnConstants) => KilnConstants,
+): Outcome<{ each: Member[]; of: number[] }> {
   const each: Member[] = [];
   const of: number[] = [];
   const known = new Map<string, number>();
@@ -152,10 +170,11 @@ function membersOf(entries: readonly LoadEntry[], units: Units, heat: School['he
     if (!known.has(key)) {
       const impossible = impossibleFiring(firing, units.length);
       if (impossible) return { ok: false, problem: { ...impossible, path: `entries.${i}.firing.${impossible.path}` } };
-      const asked = resolved(heat === null ? firing : { ...firing, school: { ...firing.school, heat } });
-      const alone = composeUncounted(asked, offsetOf(entry), units.temperature);
+      const asked = heat === null ? firing : { ...firing, school: { ...firing.school, heat } };
+      const loaded = resolved({ ...asked, kiln: together(asked.kiln) });
+      const alone = composeUncounted(together(asked.kiln) === asked.kiln ? loaded : resolved(asked), offsetOf(entry), units.temperature);
       if (!alone.ok) return { ok: false, problem: { ...alone.problem, path: `entries.${i}.firing.${alone.problem.path}` } };
-      known.set(key, each.push({ count: 0, firing: asked, alone: alone.value, simulate: rememberingSimulator() }) - 1);
+      known.set(key, each.push({ count: 0, firing: loaded, alone: alone.value, simulate: rememberingSimulator() }) - 1);
     }
     const at = known.get(key)!;
     each[at].count += 1;
@@ -165,9 +184,9 @@ function membersOf(entries: readonly LoadEntry[], units: Units, heat: School['he
 }
 
 /** The next schedule to try: every body's own correction of this one, agreed; null when nobody corrects anything. */
-function correctedBy(each: readonly Member[], segments: PurposefulSegment[], judged: Judged): PurposefulSegment[] | null {
+function correctedBy(each: readonly Member[], segments: PurposefulSegment[], judged: Judged, ranges: readonly number[]): PurposefulSegment[] | null {
   const own = each.map(({ firing }, i) => adjusted(firing, segments, judged[i]) ?? segments);
-  const next = agreed(own).map((row, at): PurposefulSegment => {
+  const next = agreed(own, ranges).map((row, at): PurposefulSegment => {
     if (row.role === 'work') return { ...row, ...workedTogether(each, segments[at], judged) };
     if (row.role === 'squeeze') return { ...row, ...squeezedTogether(each, segments[at], judged, at) };
     return row;

@@ -1,4 +1,5 @@
 /** What a load is for each of its pieces, in sentences. */
+import type { Content } from '../fit/reactions';
 import type { Units } from '../units/convert';
 import { formatDifference, formatDuration, text } from '../units/format';
 import { brokenOf } from '../schedule/reading';
@@ -21,6 +22,19 @@ export function loadSays(
   const gains =
     without_s >= TELLS_FROM.s && without_s >= TELLS_FROM.share * total_s ? [`Without it about ${text(formatDuration(toQuarter(without_s)))} less.`] : [];
   return [...byHeat, ...others.map((reading) => brokenSentence(reading, units, firing.look)), ...gains];
+}
+
+/** Metals that leave glass as vapour and settle on what is beside it. */
+const FUMING = ['silver', 'lead'] as const satisfies readonly Content[];
+/** From about here on they do, °C. */
+const FUMES_FROM_C = 700;
+
+/** What fumes beside glass that has none of it. */
+export function fumeSays(entries: readonly Pick<LoadEntry, 'contents'>[], i: number, hottest_C: number): string[] {
+  const own = FUMING.filter((metal) => entries[i].contents?.includes(metal) && entries.some(({ contents = [] }) => !contents.includes(metal)));
+  if (hottest_C < FUMES_FROM_C || own.length === 0) return [];
+  const called = own.join(' and ');
+  return [`Its ${called} may fume and stain clear glass beside it. Lay it apart, or fire it by itself.`];
 }
 
 function heatSentence(hotter_K: number, { temperature }: Units): string {

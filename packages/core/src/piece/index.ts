@@ -86,7 +86,7 @@ export {
   turnParts,
 } from './placing';
 export type { HeldPlace, Sketch } from './document';
-export { hotterOf } from './snapshot';
+export { placeIn } from './snapshot';
 export { layUnder, scaledBetween, SKETCH_RANGE_M } from './sketch';
 export { acrossOf, isPlaceable, isPlaced, leanLayer, mappedLayers, partsOf, type Placeable } from './placed';
 export { constantsOf, glassName, hasTwoFaces, type Lie, madeUpOf, type NamedGlass, namedGlasses, type ShelfMade, type Stripe } from './shelf';

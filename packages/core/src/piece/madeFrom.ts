@@ -45,6 +45,8 @@ export interface MadeFrom {
   kiln: { id: string; name: string; constants: KilnConstants; taken?: Corrections };
   /** By how much its place in the kiln was hotter than the middle, K; left out where it was not. */
   place_K?: number;
+  /** What else its place did to it; left out where nothing. */
+  place?: { lag_s?: number; underShelf?: true; load_J_K?: number };
   controller: { id: string; name: string; counts: Controller };
   /** Those that the studio had set; left out where all were as they ship. */
   limits?: StudioLimits;
@@ -130,6 +132,21 @@ function placeWords(hotter_K = 0, { temperature }: Units): string {
   return Math.abs(hotter_K) < TOLD_FROM_K ? 'as hot as its middle' : `${by} ${hotter_K > 0 ? 'hotter' : 'cooler'} than its middle`;
 }
 
+/** Lags less apart than that fire alike, s, and loads less apart than this share of what they store. */
+const LAGS_APART_S = 15;
+const LOADS_APART = 0.1;
+
+function placeDifferences(made: MadeFrom['place'] = {}, now: MadeFrom['place'] = {}): string[] {
+  const [was, is] = [made.load_J_K ?? 0, now.load_J_K ?? 0];
+  return [
+    ...(made.underShelf === now.underShelf
+      ? []
+      : [now.underShelf ? 'It was not under another shelf; it is now.' : 'It was under another shelf; it is not any more.']),
+    ...(Math.abs((made.lag_s ?? 0) - (now.lag_s ?? 0)) < LAGS_APART_S ? [] : ['Its place in the kiln runs behind by another time than then.']),
+    ...(Math.abs(was - is) <= LOADS_APART * Math.max(was, is) ? [] : ['What else is in the kiln weighs more or less than then.']),
+  ];
+}
+
 /** What of a step makes the body, without what it is called, when it was done and by which kiln and schedule. */
 export type Way = { kind: JourneyStep['kind'] } & Record<string, unknown>;
 
@@ -195,6 +212,7 @@ export function madeFromDifferences(made: MadeFrom, now: MadeFrom, units: Units)
   if (made.kiln.id === now.kiln.id && !sameMatter(made.kiln.taken, now.kiln.taken)) said.push(takenWords(now.kiln.name, made.kiln.taken, now.kiln.taken));
   if (made.kiln.id === now.kiln.id && Math.abs((made.place_K ?? 0) - (now.place_K ?? 0)) >= TOLD_FROM_K)
     said.push(`Its place in the kiln was ${placeWords(made.place_K, units)}; now it is ${placeWords(now.place_K, units)}.`);
+  if (made.kiln.id === now.kiln.id) said.push(...placeDifferences(made.place, now.place));
   if (made.controller.id !== now.controller.id)
     said.push(`It was for the controller '${made.controller.name}'; it is to be keyed into '${now.controller.name}'.`);
   else if (!sameMatter(made.controller.counts, now.controller.counts)) said.push(`The figures of the controller '${now.controller.name}' have been changed.`);

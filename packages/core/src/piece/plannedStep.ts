@@ -35,6 +35,8 @@ export interface PlannedSetUp {
 export interface HeldPlace extends InKiln {
   kilnId: string;
   turned: boolean;
+  /** What its load stored in all, J/K; left out where the kiln's full power was not known. */
+  load_J_K?: number;
 }
 
 /** A firing. */

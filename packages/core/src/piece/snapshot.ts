@@ -5,7 +5,8 @@ import { footprintArea } from '../body/footprint';
 import type { Controller } from '../controller/profile';
 import { deepestDrape } from '../flow/sag';
 import { pickKeys } from '../keys';
-import { hotterAt, roomOf, withoutInside } from '../kiln/inside';
+import { carrying, chamberOf } from '../kiln/carrying';
+import { hotterAt, isUnderShelf, lagAt, roomOf, withoutInside } from '../kiln/inside';
 import type { KilnConstants } from '../kiln/kiln';
 import { seenAt, seenFor } from '../schedule/bounds';
 import { type TakenOver, correctionsOf } from '../learn/corrections';
@@ -13,7 +14,7 @@ import { type Outcome, found, refused } from '../problem';
 import type { FiringCase, Body } from '../schedule/firingCase';
 import { limitsOf } from '../schedule/studioLimits';
 import { type Coat } from '../release/coat';
-import { setUpOf } from '../schedule/setups';
+import { setUpOf, underShelf } from '../schedule/setups';
 import { ENGINE_VERSION } from '../version';
 import { type Met, bodyBefore } from './bodyAt';
 import type { Formed } from './bodyNow';
@@ -62,24 +63,27 @@ export function snapshotOf<C extends Labelled & Controller>(doc: PieceDocument, 
   const shaping = shapingIn({ look: step.look, setup }, body.footprint);
   if (!shaping.ok) return shaping;
   const { constants, taken } = kilnOf(kiln);
-  const hotter_K = hotterOf(step, kiln);
+  const place = placeIn(step, kiln);
+  const { hotter_K = 0 } = place;
   const corrections = correctionsOf({ ...taken, offset_K: (taken.offset_K ?? 0) - hotter_K });
+  const stands = setUpOf({
+    ...{ kind, paper },
+    ...(wet ? { wet } : {}),
+    ...goingOn(item ?? withinReach(shaping.value, form, body), now?.formed),
+    ...(release ? { coat: { name: release.name, ...coatOf(release) } } : {}),
+    ...(form && !item ? { within: { form: form.shape, glass_m2: footprintArea(body.footprint), ...(under ? { shelf: under.shape } : {}) } } : {}),
+  });
   const firing: FiringCase = {
     body,
-    setup: setUpOf({
-      ...{ kind, paper },
-      ...(wet ? { wet } : {}),
-      ...goingOn(item ?? withinReach(shaping.value, form, body), now?.formed),
-      ...(release ? { coat: { name: release.name, ...coatOf(release) } } : {}),
-      ...(form && !item ? { within: { form: form.shape, glass_m2: footprintArea(body.footprint), ...(under ? { shelf: under.shape } : {}) } } : {}),
-    }),
-    kiln: constants,
+    setup: place.underShelf ? underShelf(stands) : stands,
+    kiln: carrying(constants, chamberOf(kiln), place.load_J_K),
     look: step.look,
     school: step.school,
     limits: limitsOf(shelf.limits),
     controller: countsOf(controller),
     ...(corrections ? { corrections } : {}),
     ...(hotter_K === 0 ? {} : { place_K: hotter_K }),
+    ...(place.lag_s ? { placeLag_s: place.lag_s } : {}),
   };
   const bounds = seenFor(
     firing,
@@ -110,7 +114,7 @@ export function snapshotOf<C extends Labelled & Controller>(doc: PieceDocument, 
       kiln,
       controller,
       release,
-      hotter_K,
+      place,
       mapped: body.mapped,
     }),
   });
@@ -203,9 +207,27 @@ function kilnOf(kiln: Shelf['kilns'][number]): { constants: KilnConstants; taken
   };
 }
 
-/** By how much a firing's place in its kiln is hotter than the middle, K; 0 where none was chosen. */
-export const hotterOf = ({ place, kilnId }: Pick<PlannedStep, 'place' | 'kilnId'>, kiln: Shelf['kilns'][number]): number =>
-  place?.kilnId === kilnId ? hotterAt(kiln, roomOf(kiln), place) : 0;
+/** What its place in its kiln does to a firing; what is as in the middle of an empty kiln is left out. */
+export interface InItsPlace {
+  /** By how much it is hotter than the middle, K. */
+  hotter_K?: number;
+  lag_s?: number;
+  underShelf?: true;
+  /** What its load stores in all, J/K, in a kiln of which it is known what it stores itself. */
+  load_J_K?: number;
+}
+
+export function placeIn({ place, kilnId }: Pick<PlannedStep, 'place' | 'kilnId'>, kiln: Shelf['kilns'][number]): InItsPlace {
+  if (place?.kilnId !== kilnId) return {};
+  const hotter_K = hotterAt(kiln, roomOf(kiln), place);
+  const lag_s = lagAt(kiln, roomOf(kiln), place);
+  return {
+    ...(hotter_K === 0 ? {} : { hotter_K }),
+    ...(lag_s > 0 ? { lag_s } : {}),
+    ...(isUnderShelf(place) ? { underShelf: true } : {}),
+    ...(place.load_J_K && chamberOf(kiln) !== null ? { load_J_K: place.load_J_K } : {}),
+  };
+}
 
 /** How large a kiln is inside changes nothing that was computed. */
 function withoutRoom({
@@ -228,9 +250,9 @@ function madeFromOf(
     kiln,
     controller,
     release,
-    hotter_K,
+    place: { hotter_K, ...place },
     mapped,
-  }: { kiln: Shelf['kilns'][number]; controller: Labelled & Controller; release: Shelf['releases'][number] | null; hotter_K: number; mapped: Body['mapped'] },
+  }: { kiln: Shelf['kilns'][number]; controller: Labelled & Controller; release: Shelf['releases'][number] | null; place: InItsPlace; mapped: Body['mapped'] },
 ): MadeFrom {
   const before = doc.journey.slice(0, index);
   const layers = laidLayers({ journey: before });
@@ -257,7 +279,8 @@ function madeFromOf(
     school,
     ...(release ? { release: { id: release.id, name: release.name, coat: coatOf(release) } } : {}),
     kiln: { id: kiln.id, name: kiln.name, constants: withoutRoom(constants), ...(correctionsOf(taken) ? { taken: correctionsOf(taken) } : {}) },
-    ...(hotter_K === 0 ? {} : { place_K: hotter_K }),
+    ...(hotter_K ? { place_K: hotter_K } : {}),
+    ...(Object.keys(place).length > 0 ? { place } : {}),
     controller: { id: controller.id, name: controller.name, counts: countsOf(controller) },
     ...(shelf.limits && Object.keys(shelf.limits).length > 0 ? { limits: shelf.limits } : {}),
   };

@@ -38,6 +38,8 @@ export interface FiringCase {
   corrections?: Corrections;
   /** By how much its place in the kiln is hotter than the middle, K: the offset in its corrections is less by that already. */
   place_K?: number;
+  /** How far its place runs behind the middle of the kiln, s. */
+  placeLag_s?: number;
   /** What firings of the same kind have shown: it bounds what is planned. */
   seen?: SeenWork;
 }

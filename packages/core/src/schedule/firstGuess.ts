@@ -19,7 +19,7 @@ import type { FiringCase } from './firingCase';
 import { leastSoak, soaksLower } from './leastSoak';
 import { openingTemperature } from './opening';
 import { type RoundTargets, clamp, niceHold, niceRate, roundTargets } from './rounding';
-import { INVESTMENT_WALL_M, type SetUp, overGlass, roundGlass } from './setups';
+import { INVESTMENT_WALL_M, type SetUp, facesOf, overGlass, roundGlass } from './setups';
 import type { Shape } from '../heat/stack';
 import type { PurposefulSegment, Role } from '../kiln/segment';
 import { LEAST_WAY_K, hottestBorne_C, standPace } from './shelfPace';
@@ -96,7 +96,7 @@ const VOLUME_OVER_OUTSIDE = { cylinder: 1 / 4, sphere: 1 / 6 } as const;
 /** Heat capacity of the glass and what lies under or round it, for each area that takes in heat, J/(m²K). */
 function heatPerArea({ glass, depth_m, setup, sidesLag_s }: ResolvedFiring, shape: Shape): number {
   const ofGlass = glass.density_kg_m3 * glass.heatCapacity_J_kgK * depth_m.fired;
-  if (shape === 'plate') return heatOf(setup.below) + ofGlass + heatOf(overGlass(setup));
+  if (shape === 'plate') return heatOf(setup.below) + ofGlass + heatOf([...overGlass(setup), ...(setup.roof ? [setup.roof.shelf] : [])]);
   return (VOLUME_OVER_OUTSIDE[shape] * ofGlass + heatOf(roundGlass(setup))) * (sidesLag_s > 0 ? 2 : 1);
 }
 
@@ -121,7 +121,7 @@ export function evening(firing: ResolvedFiring, at_C: number): number {
   if (uneven) return coolingOf(uneven).setting.evens_s;
   const depth_m = firing.depth_m.fired;
   const through = shape === 'plate' ? equalisingTime(glass, depth_m, openFaces) : solidEqualisingTime(glass, depth_m, shape);
-  return through + heatPerArea(firing, shape) / Math.max(exchange(setup.faces.top, at_C, at_C), 1);
+  return through + heatPerArea(firing, shape) / Math.max(exchange(facesOf(setup).top, at_C, at_C), 1);
 }
 
 /**
@@ -217,7 +217,8 @@ export function closedForm(asked: FiringCase): PurposefulSegment[] {
   const slow = rate(Math.min(mayWarm, coat?.C_per_h ?? Infinity));
   const warm = apart ? rate(mayWarm) : slow;
   // The kiln must lead by the glass's lag for the glass itself to be past brittle.
-  const lag = (warm / 3600) * (throughLaid + heatPerArea(firing, firing.shape) / Math.max(exchange(setup.faces.top, regimes.brittle_C, regimes.brittle_C), 1));
+  const lag =
+    (warm / 3600) * (throughLaid + heatPerArea(firing, firing.shape) / Math.max(exchange(facesOf(setup).top, regimes.brittle_C, regimes.brittle_C), 1));
   const warm_C = Math.min(round.up(Math.max(regimes.brittle_C + lag, setup.pace?.past_C ?? 0)), round.down((squeezes ? squeeze_C : work_C) - LEAST_CLIMB_K));
   const annealSoakHold = niceHold(Math.max(soakedAtLeast(firing), evening(firing, soak_C) * Math.log(DROP_LEAVES_K / limits.even_K) + relax));
 

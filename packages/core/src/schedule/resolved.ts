@@ -16,6 +16,7 @@ import { oneSidedLag, slabLag, solidLag } from '../heat/quasiSteady';
 import { regimesOf } from '../heat/regimes';
 import type { Shape } from '../heat/stack';
 import { acrossLag } from '../kiln/kiln';
+import { heatedFromSides } from '../kiln/typical';
 import { boundedBy } from './bounds';
 import { NO_CORRECTIONS, factorOf } from '../learn/corrections';
 import { RECIPES } from '../look/recipes/all';
@@ -182,7 +183,8 @@ export function resolved(firing: FiringCase): ResolvedFiring {
     ...{ regimes, uneven },
     squeeze_perPa: hardestLid(firing, glass)?.work_perPa ?? 0,
     lag_s: { laid: lag(depth_m.laid, shape), heated: lag(depth_m.heated, shape), fired: lag(depth_m.fired, firedShape) },
-    acrossLag_s: acrossLag(kiln, Math.max(footprintNarrow(body.footprint), puddle_m)),
+    // Under a shelf heat comes to it from its sides.
+    acrossLag_s: acrossLag(setup.roof ? heatedFromSides(kiln) : kiln, Math.max(footprintNarrow(body.footprint), puddle_m)),
     stand: setup.stand ?? usualStand(Math.max(footprintSpan(body.footprint), puddle_m)),
     mayDiffer: (!body.joined && (looseOf(body) !== null || filledBy(firing) !== null)) || isRushed(body),
     changes: uneven !== null || ((firedShape !== shape || Math.abs(depth_m.fired - laid) > 1e-3 * laid) && RECIPES[firing.look].levels),

@@ -2,7 +2,7 @@
  * How a body stands in the kiln: what lies under it and how its two faces exchange heat. All figures are typical and
  * editable; a reading under the glass replaces them.
  */
-import type { Face } from '../heat/exchange';
+import { type Face, shaded } from '../heat/exchange';
 import type { StackLayer } from '../heat/stack';
 import { bearsUnevenHeat, formPace, materialOf } from '../form/materials';
 import { type FormShape, alongOf, plateOf } from '../form/shape';
@@ -18,6 +18,8 @@ export interface SetUp {
   /** What lies on the glass; index 0 at the glass. */
   above?: readonly SupportLayer[];
   faces: { top: Face; bottom: Face };
+  /** Another shelf over it, with open air between: the glass sees it instead of the kiln. */
+  roof?: Roof;
   /** What stands all round a slender casting, such as the wall of its mould; index 0 at the glass. Without it, it lies on its side. */
   around?: readonly SupportLayer[];
   /**
@@ -39,6 +41,12 @@ export interface SetUp {
   shaping?: Shaping;
   /** The studio's own form, where it stands in one, as it is drawn. */
   form?: FormShape;
+}
+
+/** free_m: from the glass, or what lies on it, up to the shelf. */
+export interface Roof {
+  shelf: SupportLayer;
+  free_m: number;
 }
 
 /** A kiln shelf: its longer side, how thick it is, and how well its material bears being warmed unequally, against cordierite. */
@@ -254,6 +262,28 @@ export function roundGlass({ around, below, shaping }: Pick<SetUp, 'around' | 'b
   const cavity = cavityOf(shaping);
   return around ?? (cavity?.slender ? [{ ...(below.at(-1) ?? INVESTMENT), thickness_m: cavity.wall_m }] : []);
 }
+
+export const shelfStores_J_m3K = SHELF.density_kg_m3 * SHELF.heatCapacity_J_kgK;
+
+const isShelf = (layer: SupportLayer, stand: Stand | undefined): boolean =>
+  JSON.stringify(layer) === JSON.stringify(SHELF) || (stand !== undefined && layer.thickness_m === stand.thick_m);
+
+/** What a piece lies in and under, its shelf and the kiln's floor left out. */
+export const besideShelf = ({ below, above = [], stand }: Pick<SetUp, 'below' | 'above' | 'stand'>): readonly SupportLayer[] => {
+  const shelf = below.findIndex((layer) => isShelf(layer, stand));
+  return [...below.slice(shelf + 1), ...above];
+};
+
+/** Under another shelf of the usual kind; as free from it as is usual between shelves. */
+export const underShelf = (setup: SetUp): SetUp => ({ ...setup, roof: { shelf: SHELF, free_m: ROOF_FREE_M } });
+/** A gap between shelves as people set them, m; radiation crosses it whatever it is. */
+const ROOF_FREE_M = 0.08;
+
+/** What is over that, from the glass up. */
+export const roofOver = ({ roof }: Pick<SetUp, 'roof'>): readonly StackLayer[] => (roof ? [{ of: 'air', thickness_m: roof.free_m }, roof.shelf] : []);
+
+/** The faces of the glass and what it lies on, as they exchange with the kiln. */
+export const facesOf = ({ faces, roof }: Pick<SetUp, 'faces' | 'roof'>): SetUp['faces'] => (roof ? { ...faces, top: shaded(faces.top) } : faces);
 
 /** What lies on the glass: its mould, where it is fired upside down, or the plate that presses it, of a shelf's make. */
 export const overGlass = ({ above = [], shaping }: Pick<SetUp, 'above' | 'shaping'>): readonly SupportLayer[] =>

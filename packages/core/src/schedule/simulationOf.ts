@@ -8,7 +8,7 @@ import { NO_CORRECTIONS } from '../learn/corrections';
 import { widestPart } from '../look/works';
 import type { FiringCase } from './firingCase';
 import { resolved } from './resolved';
-import { overGlass, roundGlass } from './setups';
+import { facesOf, overGlass, roofOver, roundGlass } from './setups';
 import { unlikeColumns } from './unlike';
 import { coolingOf } from './unevenCooling';
 
@@ -33,6 +33,7 @@ export function simulationOf(asked: FiringCase, segments: readonly Segment[], se
 
 function simulationAs(asked: FiringCase, segments: readonly Segment[], series: boolean, as: 'laid' | 'level'): SimulationInput {
   const { body, setup, kiln, limits, glass, corrections = NO_CORRECTIONS, layers_m, depth_m, acrossLag_s, ...firing } = resolved(asked);
+  const round = facesOf(setup).top;
   const shape = as === 'level' ? firing.firedShape : firing.shape;
   const sidesLag_s = shape === 'plate' ? 0 : firing.sidesLag_s;
   const plate = shape === 'plate';
@@ -42,12 +43,13 @@ function simulationAs(asked: FiringCase, segments: readonly Segment[], series: b
   const columns = plate && as === 'laid' ? unlikeColumns(body) : null;
   return {
     glass,
-    stack: plate ? [...setup.below, ...ofGlass, ...overGlass(setup)] : [...ofGlass, ...roundGlass(setup)],
-    faces: plate ? setup.faces : { top: sidesLag_s > 0 ? halved(setup.faces.top) : setup.faces.top, bottom: { kind: 'insulated' } },
+    stack: plate ? [...setup.below, ...ofGlass, ...overGlass(setup), ...roofOver(setup)] : [...ofGlass, ...roundGlass(setup)],
+    faces: plate ? setup.faces : { top: sidesLag_s > 0 ? halved(round) : round, bottom: { kind: 'insulated' } },
     ...(plate ? {} : { shape }),
     ...(sidesLag_s > 0 ? { sidesLag_s } : {}),
     segments: segments.map(({ rate_C_per_h, target_C, hold_s }) => ({ rate_C_per_h, target_C: target_C - corrections.offset_K, hold_s })),
     kiln,
+    ...(firing.placeLag_s ? { placeLag_s: firing.placeLag_s } : {}),
     acrossLag_s,
     ...(limits.heldShare === undefined ? {} : { heldShare: limits.heldShare }),
     looseSheets: !body.joined,

@@ -16,7 +16,7 @@ import { cavityOf } from '../look/shaping';
 import { unlikeColumns } from './unlike';
 import type { FiringCase } from './firingCase';
 import { BULGE_RESERVE, type Limits } from './limits';
-import { type SetUp, overGlass } from './setups';
+import { type SetUp, facesOf, overGlass } from './setups';
 
 type SupportLayer = Extract<StackLayer, { of: 'support' }>;
 
@@ -117,7 +117,7 @@ function castingOf({ body, setup }: Pick<FiringCase, 'body' | 'setup'>, glass: G
   const mould = setup.below.at(-1);
   const laid = {
     ...({ level: 'top', glass, under: setup.below, over: overGlass(setup), ...MESH } as const),
-    exchange_W_m2K: opened(setup.faces, at_C),
+    exchange_W_m2K: opened(facesOf(setup), at_C),
   };
   if (cavity?.kind === 'core') {
     const mean_m = (thick_m + thin_m) / 2;
@@ -142,7 +142,7 @@ function plateOf({ body, setup }: Pick<FiringCase, 'body' | 'setup'>, glass: Gla
     body: {
       ...({ shape: 'section', mirrored: true, level: 'bottom', glass, under: setup.below, ...MESH } as const),
       parts: sharedOut(Math.min(apart_m, footprintNarrow(body.footprint)), { thick_m, thin_m, mean_m: bodyFigures(body).depth.mean_m }),
-      exchange_W_m2K: opened(setup.faces, at_C),
+      exchange_W_m2K: opened(facesOf(setup), at_C),
     },
     ...{ thick_m, thin_m },
   };
@@ -168,7 +168,8 @@ export function unevenOf(
   const [sets, cold] = [at((glass.annealing_C + regimes.setsTo_C) / 2), at(COLD_C)];
   if (!sets || !cold) return null;
   const { thick_m, thin_m } = sets;
-  const { faces, below } = setup;
+  const { below } = setup;
+  const faces = facesOf(setup);
   return {
     ...{ thick_m, thin_m, inMould: filled !== null, isOneBlock: filled !== null && isOneSolid(body), body: sets.body, cold: cold.body },
     // Work on a shelf and a shell round a core are known to give off their heat to one side alone.

@@ -300,8 +300,14 @@ function cautionsOfHeat({ body, limits }: ResolvedFiring, segments: readonly Seg
 /** Rounding, K. */
 const EXACT_K = 1e-6;
 
+/** Shorter is not told, s. */
+const TOLD_LAG_S = 60;
+
 /** What was planned otherwise than usual, and why. */
-function correctionSentences({ corrections = NO_CORRECTIONS, place_K = 0, workFactor, look }: ResolvedFiring, { temperature }: Units): string[] {
+function correctionSentences(
+  { corrections = NO_CORRECTIONS, place_K = 0, placeLag_s = 0, setup, workFactor, look }: ResolvedFiring,
+  { temperature }: Units,
+): string[] {
   // Of the controller alone; its place is another matter, and all of a load are keyed alike.
   const offset_K = Math.abs(corrections.offset_K + place_K) < EXACT_K ? 0 : corrections.offset_K + place_K;
   const off = text(formatDifference(Math.abs(offset_K), temperature));
@@ -312,6 +318,8 @@ function correctionSentences({ corrections = NO_CORRECTIONS, place_K = 0, workFa
     );
   if (place_K !== 0)
     said.push(`It lies where the kiln is ${text(formatDifference(Math.abs(place_K), temperature))} ${place_K > 0 ? 'hotter' : 'cooler'} than in its middle.`);
+  if (placeLag_s >= TOLD_LAG_S) said.push(`Its place runs ${text(formatDuration(placeLag_s))} behind the middle of the kiln.`);
+  if (setup.roof) said.push('It lies under another shelf: heat comes to it later, and from its sides.');
   if (workFactor !== 1)
     said.push(
       `Aimed at ${workFactor.toFixed(2)} times the usual heat work, because ${corrections.lookFactors?.[look] === undefined ? 'looks' : `a ${RECIPES[look].name.toLowerCase()}`} took ${workFactor > 1 ? 'more' : 'less'} here.`,

@@ -39,6 +39,7 @@ const TAUGHT = { optional: true, folded: 'constants', hint: 'left empty, plans a
 const BOUGHT = { optional: true, folded: 'bought', hint: 'left empty, it is not counted' } as const;
 const FREE = { optional: true, folded: 'shelves', hint: 'left empty, the usual is taken' } as const;
 const FURNISHED = { optional: true, folded: 'shelves' } as const;
+const BEHIND = { optional: true, folded: 'places', hint: 'the middle; left empty, with it' } as const;
 const PLACES = { optional: true, folded: 'places', hint: 'than the middle; left empty, as hot' } as const;
 const ELEMENT_NAMES: Record<Elements, string> = { top: 'in the lid', sides: 'in the walls', both: 'in lid and walls' };
 const DOOR_NAMES: Record<Door, string> = { front: 'at the front', lid: 'at the top' };
@@ -215,8 +216,15 @@ const kilns = kind({
     difference('backHotter_K', 'Back', PLACES),
     difference('lowHotter_K', 'Low', PLACES),
     difference('highHotter_K', 'High', PLACES),
+    plain('leftLag_s', 'Left, behind', 'min', 1 / 60, BEHIND),
+    plain('rightLag_s', 'Right, behind', 'min', 1 / 60, BEHIND),
+    plain('frontLag_s', 'Front, behind', 'min', 1 / 60, BEHIND),
+    plain('backLag_s', 'Back, behind', 'min', 1 / 60, BEHIND),
+    plain('lowLag_s', 'Low, behind', 'min', 1 / 60, BEHIND),
+    plain('highLag_s', 'High, behind', 'min', 1 / 60, BEHIND),
     temperature('ambient_C', 'Room around it', { folded: 'constants' }),
     rate('power_K_per_s', 'Climb at full power, cold', { folded: 'constants' }),
+    plain('connected_W', 'Full power', 'kW', 1e-3, { optional: true, folded: 'constants', hint: 'with it the mass of a load counts' }),
     plain('loss_per_s', 'Loss, of the difference to the room', '1/h', 3600, { folded: 'constants' }),
     plain('radiantLoss_per_K3_s', 'Loss by radiation', '10⁻¹²/(K³·s)', 1e12, { folded: 'constants' }),
     plain('wallExchange_per_s', 'Exchange with a wall that stores heat, of the difference', '1/h', 3600, WALL),

@@ -31,7 +31,7 @@ import type { Stored } from './stored';
 export const FOLDS = {
   constants: { title: 'Constants', about: 'what the engine calculates with' },
   shelves: { title: 'On its shelves', about: 'what has to be free round a piece; posts, elements, thermocouple' },
-  places: { title: 'Its places', about: 'by how much they are hotter than the middle' },
+  places: { title: 'Its places', about: 'how much hotter than the middle, and how far behind' },
   keyed: { title: 'How it is keyed', about: 'its figures, their order and form, its programs' },
   runs: { title: 'While it runs', about: 'delay, alarm, what can be added, a power cut' },
   mix: { title: 'The mix', about: 'plaster, silica and water by mass' },

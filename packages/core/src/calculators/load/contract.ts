@@ -1,8 +1,9 @@
 import { z } from 'zod';
 import { AskedFiringSchema } from '../../contract/firing';
 import { PurposefulSegmentSchema } from '../../contract/heat';
-import { UnitsSchema, count, figure, quantity, words } from '../../contract/quantity';
+import { UnitsSchema, count, figure, oneOf, quantity, words } from '../../contract/quantity';
 import { EvaluationSchema } from '../../contract/results';
+import { CONTENTS } from '../../fit';
 import { LOAD_AT_MOST } from '../../load';
 import { TYPICAL_KILN } from '../../kiln/typical';
 import { SETUPS } from '../../schedule/setups';
@@ -20,10 +21,21 @@ export const request = z.strictObject({
         hotter_K: quantity('Hotter than the rest', 'K', -90, 90)
           .optional()
           .meta({ description: 'Its place in the kiln, against where the offset of the controller holds; negative: cooler' }),
+        lag_s: quantity('How far its place runs behind', 's', 0, 7200).optional(),
+        underShelf: z.boolean().optional().meta({ description: 'Another shelf is over it: it sees that instead of the kiln' }),
+        contents: z.array(oneOf('Content', CONTENTS)).max(CONTENTS.length).optional().meta({ description: 'What is in its glass: silver and lead fume' }),
       }),
     )
     .min(1, { error: 'A load needs at least one piece.' })
     .max(LOAD_AT_MOST, { error: `A load takes ${LOAD_AT_MOST} pieces at most.` }),
+  stores: z
+    .strictObject({
+      chamber_J_K: quantity('What the kiln stores as it was timed', 'J/K', 100, 1e8),
+      furniture_J_K: quantity('What shelves above the first and posts store', 'J/K', 0, 1e8).optional(),
+    })
+    .optional()
+    .meta({ description: 'With it the mass of the load slows the kiln. The chamber: full power in W over the climb at full power, cold, in K/s' }),
+  allows: z.strictObject({ mixed: z.boolean().optional().meta({ description: 'Glass of several heat ranges together, each soaked at its own' }) }).optional(),
   units: UnitsSchema.optional(),
 });
 
@@ -45,6 +57,7 @@ export const answer = z.object({
       says: z.array(z.string()).meta({ description: 'Why it is not right in this load, and what it costs the others' }),
     }),
   ),
+  load_J_K: figure('J/K', 'What pieces, shelves and posts store; 0 where it was not counted'),
   room: z.object(RoomFields).nullable().meta({ description: 'The inside of the kiln; null where it is not known' }),
   split: z
     .object({ first: z.array(count()), second: z.array(count()), total_s: figure('s', 'About how long both take, one after the other') })
@@ -68,6 +81,13 @@ export const cases = {
       { name: 'Tile', firing: { body: sheets(2, 0.1), ...on } },
       { name: 'Plate', firing: { body: sheets(4, 0.25), ...on }, hotter_K: 4 },
     ],
+  },
+  'Under another shelf, at the back that runs behind, in a kiln of 3 kW': {
+    entries: [
+      { name: 'Tile', firing: { body: sheets(2, 0.1), ...on }, underShelf: true, contents: ['silver' as const] },
+      { name: 'Plate', firing: { body: sheets(4, 0.25), ...on }, lag_s: 120 },
+    ],
+    stores: { chamber_J_K: 14500, furniture_J_K: 5400 },
   },
   'A tack beside a full fuse, in °F': {
     entries: [

@@ -1,0 +1,1 @@
+ALTER TABLE `studio` ADD `mixed_loads` integer DEFAULT false NOT NULL;
