@@ -1,6 +1,8 @@
 /** Several pieces, one kiln: put together, judged, parted, given one schedule, keyed in and started. */
+import { join } from 'node:path';
 import type { HeldPlace } from '@torvin/core/piece';
 import type { Bench, ForKiln, Load, LoadDetail, Piece } from '@torvin/schema';
+import Driver from 'better-sqlite3';
 import { setting } from './setting';
 import { beginPiece, planFiring, scheduleAt } from './states';
 import { PHONE, Visitor, WIDE } from './visitor';
@@ -16,14 +18,16 @@ afterEach(() => me.leave());
 const get = async <T>(path: string): Promise<T> => (await (await fetch(`${studio.address}${path}`)).json()) as T;
 const KILN = { kilnId: 'tall-kiln' };
 
-test('five pieces: one is damp and taken out, one of another heat is left for a second load, three are keyed in and started together', async () => {
-  const tile = await beginPiece(studio.address, 'Tile of five', { width: '100', length: '100' }, 'clear-90');
-  const like = await beginPiece(studio.address, 'Like tile of five', { width: '100', length: '100' }, 'clear-90');
-  const plate = await beginPiece(studio.address, 'Wide tile of five', { width: '250', length: '250' }, 'clear-90');
+test('five pieces are arranged, keyed in, rehearsed, started, opened and recorded together; a damp one is refused, one of another heat is left for a second load', async () => {
+  const tile = await beginPiece(studio.address, 'Tile of five', { width: '80', length: '80' }, 'clear-90');
+  const like = await beginPiece(studio.address, 'Like tile of five', { width: '80', length: '80' }, 'clear-90');
+  const third = await beginPiece(studio.address, 'Third tile of five', { width: '80', length: '80' }, 'clear-90');
+  const fourth = await beginPiece(studio.address, 'Fourth tile of five', { width: '80', length: '80' }, 'clear-90');
+  const plate = await beginPiece(studio.address, 'Wide tile of five', { width: '160', length: '160' }, 'clear-90');
   const damp = await beginPiece(studio.address, 'Damp one of five', { width: '100', length: '100' }, 'clear-90');
   const low = await beginPiece(studio.address, 'Low one of five', { width: '100', length: '100' }, 'clear-90');
   const stepId = await planFiring(studio.address, tile, 'fullFuse', KILN);
-  await planFiring(studio.address, like, 'fullFuse', KILN);
+  for (const id of [like, third, fourth]) await planFiring(studio.address, id, 'fullFuse', KILN);
   await planFiring(studio.address, plate, 'fullFuse', KILN);
   await planFiring(studio.address, damp, 'fullFuse', { ...KILN, wet: 'damp' });
   await planFiring(studio.address, low, 'firePolish', KILN);
@@ -33,7 +37,7 @@ test('five pieces: one is damp and taken out, one of another heat is left for a 
   await me.press('fold-alternatives');
   await me.press('with-others');
   await me.sees('load-result', /^Choose two or more/);
-  for (const id of [like, plate, damp]) await me.press(`load-piece-${id}`);
+  for (const id of [like, third, fourth, plate, damp]) await me.press(`load-piece-${id}`);
   await me.sees('load-refused', /^Damp one of five is damp\. Its water goes onto the glass beside it; dry it first, or fire it alone\./);
   await me.expectSound('a load that is refused', { withAxe: true });
   await me.press('load-take-out');
@@ -44,7 +48,7 @@ test('five pieces: one is damp and taken out, one of another heat is left for a 
   await me.press(`load-piece-${low}`);
   await me.sees(
     'load-split',
-    /^Not all of them can be right in one load\. Two loads: Low one of five; then Like tile of five, Tile of five, Wide tile of five\./,
+    /^Not all of them can be right in one load\. Two loads: Low one of five; then Fourth tile of five, Like tile of five, Third tile of five, Tile of five, Wide tile of five\./,
   );
   await me.sees(`load-fares-${low}`, /\. The working hold is about \d+ °C too hot for it\./);
   await me.expectSound('a load that is parted', { withAxe: true });
@@ -52,6 +56,8 @@ test('five pieces: one is damp and taken out, one of another heat is left for a 
   await me.sees('load-keeps', /Every piece keeps every limit/);
   await me.press('fold-load-needs');
   await me.sees('load-needs', /Tile of five.*Warm up \d+ °C\/h to \d+ °C.*Here nearest to its limit/s);
+  await me.press('fold-load-on-shelf');
+  await me.sees('load-on-shelf', /Fourth tile of five.*Like tile of five.*Third tile of five.*Tile of five.*Wide tile of five/s);
   await me.press('load-use');
 
   // Each of them has the rows of all by now, and the plate is not hurried by the tiles.
@@ -60,7 +66,14 @@ test('five pieces: one is damp and taken out, one of another heat is left for a 
   const [own, wide] = [await scheduleAt(studio.address, tile), await scheduleAt(studio.address, plate)];
   expect(own.segments).toEqual(wide.segments);
   expect(own.segments[0].rate_C_per_h!).toBeLessThan(alone.segments[0].rate_C_per_h!);
-  expect((await get<ForKiln[]>('/api/for-kiln')).filter(({ pieceName }) => / of five$/.test(pieceName))).toHaveLength(5);
+  expect((await get<ForKiln[]>('/api/for-kiln')).filter(({ pieceName }) => / of five$/.test(pieceName))).toHaveLength(7);
+  await me.press('open-rehearsal');
+  await me.press('key-for-me');
+  await me.press('rehearsal-start');
+  await me.sees('run-verdict', /^Left alone it goes as planned\.$/);
+  // The way back keeps the others of its load.
+  for (const link of await me.page.$$('[aria-label^="Back to"]')) if (await link.isVisible()) await link.tap();
+  await me.sees('together', /In the kiln/);
   await me.press('start-firing');
   await me.sees('start-doubts', /rows are not ticked/);
   await me.press('start-all-the-same');
@@ -68,9 +81,39 @@ test('five pieces: one is damp and taken out, one of another heat is left for a 
   await me.settled();
   const { loads } = { loads: await get<(Load & { entries: { pieceName: string }[] })[]>('/api/loads') };
   const load = loads.find(({ entries }) => entries.some(({ pieceName }) => pieceName === 'Tile of five'))!;
-  expect(load.entries.map(({ pieceName }) => pieceName).sort()).toEqual(['Like tile of five', 'Tile of five', 'Wide tile of five']);
+  expect(load.entries.map(({ pieceName }) => pieceName).sort()).toEqual([
+    'Fourth tile of five',
+    'Like tile of five',
+    'Third tile of five',
+    'Tile of five',
+    'Wide tile of five',
+  ]);
   expect((await get<LoadDetail>(`/api/loads/${load.id}`)).schedule?.segments).toEqual(own.segments);
   expect((await get<ForKiln[]>('/api/for-kiln')).filter(({ pieceName }) => / of five$/.test(pieceName))).toHaveLength(2);
+
+  // As if two days had gone by.
+  const database = new Driver(join(studio.dataDir, 'torvin.db'), { timeout: 5000 });
+  database.prepare('update loads set at = at - ?1, started_at = started_at - ?1 where id = ?2').run(48 * 3600e3, load.id);
+  database.close();
+  await me.page.goto(`${studio.address}/kiln`);
+  await me.press('opened');
+  await me.press('opened-then');
+  await me.gone('opened-then');
+  await me.page.goto(`${studio.address}/bench`);
+  // The other kiln's drawing comes a moment later, and moves what is under it.
+  await me.sees('in-kiln', /glass core \d+/);
+  await me.reads('Record 5 results');
+  await me.press('bench-tell');
+  for (let nth = 1; nth <= 5; nth += 1) {
+    await me.reads(`· ${nth} of 5`);
+    await me.press(nth === 3 ? 'opened-short' : 'opened-right');
+    if (nth === 3) await me.press('opened-by-little');
+    await me.press('opening-save');
+  }
+  await me.sees('opened-list', /Next time/);
+  await me.settled();
+  const { firings } = await get<{ firings: { result: string }[] }>(`/api/firings?text=${encodeURIComponent('of five')}`);
+  expect(firings.map(({ result }) => result).sort()).toEqual(['right', 'right', 'right', 'right', 'short']);
   expect(me.troubles).toEqual([]);
 });
 
@@ -144,7 +187,16 @@ test('a piece is moved by a finger that rests on it, by keys and turned; where i
     });
     expect(saved.status).toBe(200);
   };
-  await put({ insideDiameter_m: undefined, insideWidth_m: 0.5, insideLength_m: 0.4, elements: 'sides', probeFrom: 'back', door: 'front', rightHotter_K: 12 });
+  await put({
+    insideDiameter_m: undefined,
+    insideWidth_m: 0.5,
+    insideLength_m: 0.4,
+    elements: 'sides',
+    probeFrom: 'back',
+    door: 'front',
+    rightHotter_K: 12,
+    connected_W: 3000,
+  });
   const ids: string[] = [];
   for (const [name, width] of [
     ['Lies left', '100'],
@@ -160,6 +212,7 @@ test('a piece is moved by a finger that rests on it, by keys and turned; where i
   await me.page.goto(`${studio.address}/bench/load?with=${ids.join(',')}`);
   await me.sees('load-keeps', /Every piece keeps every limit/);
   await me.press('fold-load-on-shelf');
+  await me.sees('load-stores', /^With this load the kiln stores 1\.\d\d times what it stored when it was timed/);
   await me.sees('load-on-shelf', /the door below.*Dashed are the elements, with 50 mm free\..*thermocouple, with 25 mm free round it/s);
   expect(await me.has('load-arrange')).toBe(false);
   await me.expectSound('a load on its shelf', { withAxe: true });
@@ -200,6 +253,8 @@ test('a piece is moved by a finger that rests on it, by keys and turned; where i
   const [first, second] = [await scheduleAt(studio.address, ids[0]), await scheduleAt(studio.address, ids[1])];
   expect(first.segments).toEqual(second.segments);
   // What the server computes for it is at its place, by as much as its record says.
+  expect(right.load_J_K).toBeGreaterThan(0);
+  expect(alone.snapshot.firing.kiln.power_K_per_s / second.snapshot.firing.kiln.power_K_per_s).toBeGreaterThan(1);
   const hotter = 12 * ((2 * right.x_m) / 0.5 - 1);
   expect(second.snapshot.firing.corrections?.offset_K ?? 0).toBeCloseTo((alone.snapshot.firing.corrections?.offset_K ?? 0) - hotter, 6);
   expect(second.snapshot.madeFrom?.place_K).toBeCloseTo(hotter, 6);
@@ -208,7 +263,7 @@ test('a piece is moved by a finger that rests on it, by keys and turned; where i
   await me.page.goto(`${studio.address}/bench/load?with=${ids.join(',')}`);
   await me.press('fold-load-on-shelf');
   await me.sees('load-arrange', /Arrange again/);
-  await put({ insideDiameter_m: undefined, insideWidth_m: 0.5, insideLength_m: 0.4, rightHotter_K: -12 });
+  await put({ insideDiameter_m: undefined, insideWidth_m: 0.5, insideLength_m: 0.4, rightHotter_K: -12, connected_W: 3000 });
   const { waiting } = await get<Bench>('/api/bench');
   const outdated = waiting.find(({ piece }) => piece.id === ids[1])?.outdated.join(' ');
   expect(outdated).toMatch(/^Its place in the kiln was [\d.]+ °C hotter than its middle; now it is [\d.]+ °C cooler than its middle\.$/);

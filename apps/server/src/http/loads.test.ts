@@ -235,6 +235,28 @@ describe('one kiln, one load', () => {
     expect(await ahead()).toEqual([]);
   });
 
+  test('two devices add to the same load at once: each piece is kept, and the same piece once', async () => {
+    await freed();
+    const tiles = await demo('Test tiles, clear');
+    const first = (await record(start(tiles))).body as Firing;
+    const others = await Promise.all(
+      ['Tray, smallest of three', 'Sundial disc'].map(async (name) => {
+        const { piece } = await demo(name);
+        const stepId = firingsOf(piece.doc)[0].id;
+        const rows = { id: uuid(), stepId, pieceVersion: piece.version, parentId: null, origin: 'edited', segments: tiles.schedule.segments };
+        return { piece, schedule: (await server.ask('POST', `/api/pieces/${piece.id}/schedules`, rows)).body.schedule as Schedule };
+      }),
+    );
+    // Both send the tray, and one of them the disc.
+    const sent = [others[0], others[0], others[1]].map((one) => record(start(one, { loadId: first.load.id })));
+    const answers = await Promise.all(sent);
+    expect(answers.map(({ status }) => status).sort()).toEqual([200, 200, 409]);
+    const refused = answers.find(({ status }) => status === 409)!;
+    expect(refused.body).toMatchObject({ code: 'twice', message: 'This piece is in that load already.' });
+    const [load] = await ahead();
+    expect(load.entries.map(({ pieceName }) => pieceName).sort()).toEqual(['Sundial disc', 'Test tiles, clear', 'Tray, smallest of three']);
+  });
+
   test('a start that comes again counts once', async () => {
     await freed();
     const firing = start(await demo('Test tiles, clear'));

@@ -1,6 +1,6 @@
 /** How firings came out bounds the next of their kind; what spoke against a firing when it was started stays on its record. */
 import { anotherLike, firingOf, firingsOf, heldForm, withStep } from '@torvin/core/piece';
-import type { Firing, Piece, Schedule, Step } from '@torvin/schema';
+import type { Bench, Firing, Piece, Schedule, Step } from '@torvin/schema';
 import { v7 as uuid } from 'uuid';
 import { NOW, type TestServer, startTestServer } from '../test/testServer';
 
@@ -89,6 +89,32 @@ test('what was seen at a hotter place is told as of the middle, and asks for the
   const [middle, again] = [await at(false), await at(true)];
   expect(least(again) / least(middle)).toBeCloseTo(1, 9);
   expect(least(middle)).toBeGreaterThan(least(plain));
+});
+
+test('a place that runs behind, a shelf over it and the mass of its load are simulated by the server too, and another word about them outdates it', async () => {
+  const { body: kiln } = await server.ask('GET', '/api/kilns/low-kiln');
+  const known = (await server.ask('PUT', '/api/kilns/low-kiln', { ...kiln, backLag_s: 300, connected_W: 2400 })).body;
+  const copy = await copyOf('Plaque no. 14');
+  const place = { kilnId: 'low-kiln', x_m: kiln.insideWidth_m / 2, y_m: kiln.insideLength_m, shelf: 0, shelves: 2, turned: false, load_J_K: 6000 };
+  const step: Step = { ...copy.step, kilnId: 'low-kiln', place };
+  const saved = await server.ask('PUT', `/api/pieces/${copy.piece.id}`, {
+    ...{ name: copy.piece.name, version: copy.piece.version, what: 'placed', doc: withStep(copy.piece.doc, step) },
+  });
+  expect([saved.status, saved.body.message]).toEqual([200, undefined]);
+  const { snapshot, id } = await scheduled({ ...copy, piece: saved.body, step });
+  expect(snapshot.firing.placeLag_s).toBeCloseTo(300, 9);
+  expect(snapshot.firing.setup.roof).toBeDefined();
+  const chamber = 2400 / kiln.power_K_per_s;
+  expect(kiln.power_K_per_s / snapshot.firing.kiln.power_K_per_s).toBeCloseTo(1 + 6000 / chamber, 9);
+  expect(snapshot.madeFrom?.kiln.constants.power_K_per_s).toBe(kiln.power_K_per_s);
+  const outdated = async (): Promise<string> => {
+    const { body: bench } = await server.ask('GET', '/api/bench');
+    return (bench as Bench).waiting.find(({ piece }) => piece.id === copy.piece.id)!.outdated.join(' ');
+  };
+  expect(id).toBeTruthy();
+  expect(await outdated()).toBe('');
+  await server.ask('PUT', '/api/kilns/low-kiln', { ...kiln, version: known.version, backLag_s: 60 });
+  expect(await outdated()).toBe('Its place in the kiln runs behind by another time than then. What else is in the kiln weighs more or less than then.');
 });
 
 test('a firing that is to teach nothing bounds nothing, nor does one that was deleted', async () => {

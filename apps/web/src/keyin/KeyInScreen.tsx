@@ -2,7 +2,7 @@
 import { type PanelRow, countsWords, figuresKeyed, keyIn } from '@torvin/core/controller';
 import { ROLE_NAMES, brokenOf, brokenSentence } from '@torvin/core/schedule';
 import type { Piece } from '@torvin/schema';
-import { useRouter } from 'expo-router';
+import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { useUnits } from '@/data/FormUnits';
@@ -45,6 +45,7 @@ const NONE: ReadonlySet<number> = new Set();
 export function KeyInScreen({ piece, step, schedule, shelves, outdated, standing }: StepPageParts) {
   const { colours } = useTheme();
   const router = useRouter();
+  const { together } = useLocalSearchParams<{ together?: string }>();
   const queue = useShownQueue<Piece>(pieceQueue(piece.id));
   const { keyed, setKeyed, toggle, draft } = useTicks(schedule.id);
   /** Slips that were found on reading back; null before that. */
@@ -121,7 +122,7 @@ export function KeyInScreen({ piece, step, schedule, shelves, outdated, standing
               kind="second"
               title={KEY_IN_SCREEN.rehearseItFirst}
               testID="open-rehearsal"
-              onPress={() => router.push(`/kiln/rehearsal?id=${piece.id}&step=${step.id}`)}
+              onPress={() => router.push(`/kiln/rehearsal?id=${piece.id}&step=${step.id}${together ? `&together=${together}` : ''}`)}
             />
           </View>
           {deck && (

@@ -3,6 +3,7 @@
  * in it is held against the plan, and it is run in quick time with kiln and glass computed. Nothing here starts a kiln.
  */
 import { type Panel, type Run, keyIn, keysFor, newPanel, pressed, profileOf, startRun } from '@torvin/core/controller';
+import { useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useComputed } from '@/engine/useComputed';
@@ -12,7 +13,7 @@ import { slotsOf } from '@/keyin/slots';
 import { KeyedRows } from '@/panel/KeyedRows';
 import { PanelView } from '@/panel/PanelView';
 import { firingName } from '@/layup/describe';
-import { runHref } from '@/ui/hrefs';
+import { keyInHref } from '@/ui/hrefs';
 import type { StepPageParts } from '@/planner/useStepPage';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
@@ -30,6 +31,8 @@ const DELAYS_H = ['0', '6', '12', '30'] as const;
 type Delay = (typeof DELAYS_H)[number];
 
 export function RehearsalScreen({ piece, step, schedule, shelves, outdated }: StepPageParts) {
+  // The others of its load are still to be started with it.
+  const { together } = useLocalSearchParams<{ together?: string }>();
   const wide = isWide(useLayout());
   const { firing } = schedule.snapshot;
   const controller = controllerNow(schedule, shelves);
@@ -122,7 +125,7 @@ export function RehearsalScreen({ piece, step, schedule, shelves, outdated }: St
     <Screen
       title={REHEARSAL_SCREEN.rehearsal}
       subtitle={REHEARSAL_SCREEN.asCounts(piece.name, controller.name)}
-      back={{ title: firingName(step), href: runHref(piece.id, step.id, 'key-in') }}
+      back={{ title: firingName(step), href: keyInHref(piece.id, step.id, together) }}
     >
       <View style={{ gap: space.large }}>
         <Words>{REHEARSAL_SCREEN.controllerNoMake(controller.name)}</Words>

@@ -5,7 +5,7 @@ import { ROLE_NAMES, type Reading, marginOf, readingPhrase } from '@torvin/core/
 import { type Units, formatDuration, text } from '@torvin/core/units';
 import { type ForKiln, type Shelves } from '@torvin/schema';
 import { useRouter } from 'expo-router';
-import { useMemo, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { useUnits } from '@/data/FormUnits';
 import { useStudio } from '@/data/studio';
@@ -23,7 +23,7 @@ import { LinkRow } from '@/ui/LinkRow';
 import { Notice } from '@/ui/Notice';
 import { Screen } from '@/ui/Screen';
 import { Words } from '@/ui/Words';
-import { loadHref, runHref } from '@/ui/hrefs';
+import { keyInHref, loadHref } from '@/ui/hrefs';
 import { WORDS } from '@/ui/said';
 import { isWide, useLayout } from '@/ui/useWidth';
 import { OnShelf } from './OnShelf';
@@ -73,20 +73,24 @@ export function LoadScreen({ waiting, shelves, withPieces }: LoadScreenProps) {
   );
   const computed = useComputed('load', asked);
   const keeping = useLoadSchedule();
-  // What was answered of another choice is neither shown nor saved as of this one.
-  const inMiddle = asked && computed.value && !computed.stale ? computed.value : null;
   // Of what is chosen by then: a second touch may come before the first is drawn.
   const toggle = ({ pieceId }: ForKiln): void => setIds((now) => (now.includes(pieceId) ? now.filter((id) => id !== pieceId) : [...now, pieceId]));
   const kiln = kilns.find(({ id }) => id === kilnId);
   const key = chosen.map(({ pieceId }) => pieceId).join(',');
   const chosenIds = useMemo(() => key.split(','), [key]);
+  const answeredFor = useRef('');
+  if (computed.value && !computed.stale) answeredFor.current = key;
+  // What was answered of another choice is not shown as of this one; of the same pieces it stands until it is calculated anew.
+  const inMiddle = asked && computed.value && answeredFor.current === key ? computed.value : null;
   const arranged = useArranged(
     inMiddle,
     chosenIds,
     kiln,
     useMemo(() => putBefore(cases, kilnId), [cases, kilnId]),
   );
-  const { load, hotter_K, isFresh, problem: problemThere } = useAtTheirPlaces(inMiddle, asked, arranged, kiln);
+  const there = useAtTheirPlaces(inMiddle, asked, arranged, kiln);
+  const { load, hotter_K, problem: problemThere } = there;
+  const isFresh = there.isFresh && !computed.stale;
   const wrong = problem ?? (asked && !computed.stale ? computed.problem : null) ?? problemThere ?? keeping.problem;
   const outOfPlace = wrong === null ? undefined : chosen[Number(/^entries\.(\d+)/.exec(wrong.path)?.[1] ?? NaN)];
   const noRoom = (arranged.places?.left ?? []).map((i) => chosen[i]?.pieceName ?? '');
@@ -96,7 +100,7 @@ export function LoadScreen({ waiting, shelves, withPieces }: LoadScreenProps) {
     if (!load || !isFresh || !cases || !(await keeping.keep(cases, load, arranged.places, shelves))) return;
     const [first, ...others] = cases;
     const together = others.map(({ piece }) => piece.id).join(',');
-    router.push(`${runHref(first.piece.id, first.step.id, 'key-in')}&together=${together}`);
+    router.push(keyInHref(first.piece.id, first.step.id, together));
   }
 
   const shelf = load && (
@@ -189,7 +193,7 @@ export function LoadScreen({ waiting, shelves, withPieces }: LoadScreenProps) {
                   {LOAD.noRoom(LOAD.list(noRoom), arranged.shelves)}
                 </Notice>
               )}
-              <Verdict load={load} names={chosen.map(({ pieceName }) => pieceName)} onTake={take} />
+              <Verdict load={load} isFresh={isFresh} names={chosen.map(({ pieceName }) => pieceName)} onTake={take} />
               <Fares load={load} cases={cases ?? []} />
               <Rows load={load} names={chosen.map(({ pieceName }) => pieceName)} units={units} />
               <Action
@@ -201,11 +205,13 @@ export function LoadScreen({ waiting, shelves, withPieces }: LoadScreenProps) {
                 testID="load-use"
                 onPress={() => void use()}
               />
-              {!wide && shelf}
-              <Fold title={LOAD.needs} about={LOAD.needsAbout} testID="load-needs">
-                {() => <Needs load={load} units={units} />}
-              </Fold>
             </>
+          )}
+          {!wide && shelf}
+          {load && (
+            <Fold title={LOAD.needs} about={LOAD.needsAbout} testID="load-needs">
+              {() => <Needs load={load} units={units} />}
+            </Fold>
           )}
         </View>
       </View>
@@ -299,7 +305,7 @@ function Fares({ load, cases }: { load: Load; cases: readonly LoadCase[] }) {
   );
 }
 
-function Verdict({ load, names, onTake }: { load: Load; names: readonly string[]; onTake(some: readonly number[]): void }) {
+function Verdict({ load, isFresh, names, onTake }: { load: Load; isFresh: boolean; names: readonly string[]; onTake(some: readonly number[]): void }) {
   const { converged, split, total_s, entries } = load;
   const hours = (seconds: number): string => text(formatDuration(seconds));
   const sum_s = entries.reduce((sum, { alone }) => sum + alone.total_s, 0);
@@ -314,7 +320,7 @@ function Verdict({ load, names, onTake }: { load: Load; names: readonly string[]
           {LOAD.insteadOf(hours(sum_s))}
         </Words>
       </View>
-      {converged && <Words testID="load-keeps">{LOAD.keepsAll}</Words>}
+      {converged && <Words testID="load-keeps">{isFresh ? LOAD.keepsAll : WORDS.calculating}</Words>}
       {(!converged || split) && (
         <Notice
           tone={converged ? 'plain' : 'warn'}

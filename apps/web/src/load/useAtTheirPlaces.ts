@@ -69,10 +69,10 @@ export function useAtTheirPlaces(
   const { value, stale, problem } = useComputed('load', there);
   // Where they lie is kept with their schedules: it is waited for.
   if (!there) return { load: inMiddle, hotter_K, isFresh: room === null || places !== null || unarranged !== null, problem: unarranged };
-  // Of the same pieces elsewhere: shown until they are calculated anew, and not saved.
+  // Of the same pieces elsewhere, or in the middle: shown until they are calculated here, for nothing may move under a finger; said to be so, and not saved.
   const isOfThese =
     value?.entries.length === inMiddle?.entries.length && value?.entries.every(({ name, mass_kg }, i) => isSameBody(inMiddle, i, name, mass_kg));
-  return { load: value && (!stale || isOfThese) ? value : null, hotter_K, isFresh: !stale && value !== undefined, problem: stale ? null : problem };
+  return { load: value && (!stale || isOfThese) ? value : inMiddle, hotter_K, isFresh: !stale && value !== undefined, problem: stale ? null : problem };
 }
 
 const isSameBody = (load: Load | null, i: number, name: string, mass_kg: number): boolean =>
