@@ -4,7 +4,7 @@ import { chamberOf, hotterAt, isUnderShelf, lagAt } from '@torvin/core/kiln';
 import { furnitureStores } from '@torvin/core/load';
 import type { Problem } from '@torvin/core/problem';
 import type { Kiln } from '@torvin/schema';
-import { useMemo } from 'react';
+import { useMemo, useRef } from 'react';
 import { useComputed } from '@/engine/useComputed';
 import { type Arranged, shelvesOf } from './useArranged';
 
@@ -67,12 +67,16 @@ export function useAtTheirPlaces(
   );
   const hotter_K = useMemo(() => at.map((one) => one.hotter_K ?? 0), [at]);
   const { value, stale, problem } = useComputed('load', there);
-  // Where they lie is kept with their schedules: it is waited for.
-  if (!there) return { load: inMiddle, hotter_K, isFresh: room === null || places !== null || unarranged !== null, problem: unarranged };
-  // Of the same pieces elsewhere, or in the middle: shown until they are calculated here, for nothing may move under a finger; said to be so, and not saved.
+  const shownBefore = useRef<Load | null>(null);
+  // Of the same pieces elsewhere: shown until they are calculated anew, for nothing may move under a finger; said to be so, and not saved.
   const isOfThese =
     value?.entries.length === inMiddle?.entries.length && value?.entries.every(({ name, mass_kg }, i) => isSameBody(inMiddle, i, name, mass_kg));
-  return { load: value && (!stale || isOfThese) ? value : inMiddle, hotter_K, isFresh: !stale && value !== undefined, problem: stale ? null : problem };
+  const isFresh = there === null ? room === null || places !== null || unarranged !== null : !stale && value !== undefined;
+  const here = there === null ? (isFresh ? inMiddle : null) : value && (!stale || isOfThese) ? value : null;
+  if (here !== null) shownBefore.current = inMiddle;
+  // What was calculated for the middle is shown where it was in sight; at first their places are waited for.
+  const load = here ?? (shownBefore.current === inMiddle ? inMiddle : null);
+  return { load, hotter_K, isFresh, problem: there === null ? unarranged : stale ? null : problem };
 }
 
 const isSameBody = (load: Load | null, i: number, name: string, mass_kg: number): boolean =>
