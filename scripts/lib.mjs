@@ -198,6 +198,15 @@ async function buildServer() {
   copyMigrations('dist/server');
 }
 
+/** The fits of the engine invert by other ways: without this one of the matrix package its worker weighs less. */
+const withoutSvd = {
+  name: 'without-svd',
+  setup(build) {
+    build.onResolve({ filter: /\/svd$/ }, ({ path }) => ({ path, namespace: 'left-out' }));
+    build.onLoad({ filter: /.*/, namespace: 'left-out' }, () => ({ contents: "export default class { constructor() { throw new Error('Left out.'); } }" }));
+  },
+};
+
 const ENGINE_WORKER = {
   entryPoints: { engine: at('apps/web/src/engine/worker.ts') },
   outdir: at('apps/web/public/workers'),
@@ -210,6 +219,7 @@ const ENGINE_WORKER = {
   alias: { ...alias, 'ml-matrix': at('node_modules/ml-matrix/src/index.js') },
   // What strangers may ask is read where they ask; the worker never does.
   external: ['./contract'],
+  plugins: [withoutSvd],
   logLevel: 'warning',
 };
 
