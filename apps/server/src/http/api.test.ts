@@ -248,7 +248,14 @@ describe('settings', () => {
   test('are kept, and refused when they are none', async () => {
     const inches = { temperatureUnit: 'F', lengthUnit: 'in', massUnit: 'oz', theme: 'dark' };
     const firstDay = (await server.ask('GET', '/api/studio')).body.firstDay;
-    expect((await server.ask('PUT', '/api/studio', inches)).body).toEqual({ ...inches, csv: 'comma', changesFirst: 'temperature', learning: 'asks', firstDay });
+    expect((await server.ask('PUT', '/api/studio', inches)).body).toEqual({
+      ...inches,
+      csv: 'comma',
+      changesFirst: 'temperature',
+      learning: 'asks',
+      mixedLoads: false,
+      firstDay,
+    });
     const told = { answered: ['units', 'kiln'], familyId: 'soft-90', schedule: '1 150 677 30', done: true };
     expect((await server.ask('PUT', '/api/studio', { ...inches, firstDay: told })).body.firstDay).toEqual(told);
     // A browser that knows nothing of it leaves it as it is.

@@ -544,6 +544,7 @@ describe('the settings of an earlier schema', () => {
       csv: 'comma',
       changesFirst: 'temperature',
       learning: 'asks',
+      mixedLoads: false,
       firstDay: { answered: [], familyId: null, schedule: '', done: false },
     });
     close();
