@@ -114,7 +114,9 @@ test('a place that runs behind, a shelf over it and the mass of its load are sim
   expect(id).toBeTruthy();
   expect(await outdated()).toBe('');
   await server.ask('PUT', '/api/kilns/low-kiln', { ...kiln, version: known.version, backLag_s: 60 });
-  expect(await outdated()).toBe('Its place in the kiln runs behind by another time than then. What else is in the kiln weighs more or less than then.');
+  expect(await outdated()).toBe(
+    'Its place in the kiln ran 5 min behind its middle; now it runs 1 min behind its middle. The mass of its load was counted; it is not any more.',
+  );
 });
 
 test('a firing that is to teach nothing bounds nothing, nor does one that was deleted', async () => {

@@ -117,7 +117,7 @@ export function LoadScreen({ waiting, shelves, withPieces }: LoadScreenProps) {
     <Screen title={LOAD.title} subtitle={kiln?.name} back={{ title: LOAD.bench, href: '/bench' }}>
       <OnPaper
         pages={
-          load
+          load && isFresh
             ? () =>
                 paperPages(
                   loadPaper(
@@ -277,14 +277,14 @@ function Entry({ waits: { pieceId, pieceName, look, damp, dueOn }, on, alone_s, 
   );
 }
 
-/** How each of them fares in it, and what was found at the piece whatever rows are fired. */
+/** How each of them fares in it, what it may do to the others, and what was found at the piece whatever rows are fired. */
 function Fares({ load, cases }: { load: Load; cases: readonly LoadCase[] }) {
   return (
     <View role="list" aria-label={LOAD.fares}>
-      {load.entries.map(({ name, evaluation, longer_s, says }, i) => {
+      {load.entries.map(({ name, evaluation, longer_s, says, cautions }, i) => {
         const isRight = evaluation.readings.every(({ ok }) => ok);
         const longer = longer_s >= LONGER_FROM_S ? text(formatDuration(longer_s)) : null;
-        const standing = cases[i]?.standing ?? [];
+        const standing = [...cautions, ...(cases[i]?.standing ?? [])];
         return (
           <View key={i} role="listitem">
             <Words size="label" tone={isRight ? 'muted' : 'warn'} testID={`load-fares-${cases[i]?.piece.id}`}>

@@ -41,8 +41,12 @@ export function loadPaper({ load, pieces, places, room, clear, kilnName, units }
       ),
       ...part(
         LOAD.whatGoes,
-        load.entries.map(({ says, mass_kg, alone }, i) =>
-          row(LOAD.numbered(i + 1, names[i]), [LOAD.alone(LOOK_NAMES[pieces[i].look], hours(alone.total_s)), ...says], text(formatMass(mass_kg, units.mass))),
+        load.entries.map(({ says, cautions, mass_kg, alone }, i) =>
+          row(
+            LOAD.numbered(i + 1, names[i]),
+            [LOAD.alone(LOOK_NAMES[pieces[i].look], hours(alone.total_s)), ...says, ...cautions],
+            text(formatMass(mass_kg, units.mass)),
+          ),
         ),
       ),
       ...(places && room ? shelfBlocks(load, { places, room, clear }, names) : []),

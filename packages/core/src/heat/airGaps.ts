@@ -1,6 +1,6 @@
 /**
- * Air in a stack: open under another shelf, and between loose sheets. Loose sheets touch at points and stand apart elsewhere, so that heat crosses by conduction through the air and by
- * radiation, side by side, until they have sagged together: as a squeeze closes a pocket, by the heat work that they have done.
+ * Air in a stack, which heat crosses by conduction and by radiation, side by side: open under another shelf, and between loose sheets. These
+ * touch at points and stand apart elsewhere until they have sagged together: as a squeeze closes a pocket, by the heat work that they have done.
  */
 import { TYPICAL_POCKET, squeezeWork } from '../flow/squeeze';
 import type { GlassConstants } from '../glass/constants';

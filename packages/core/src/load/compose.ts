@@ -110,7 +110,7 @@ function composeAs(entries: readonly LoadEntry[], units: Units, heat: School['he
   const judge = (segments: PurposefulSegment[]): Judged => each.map(({ firing, simulate }) => evaluate(firing, segments, false, simulate));
   const ranges = rangesOf(each.map(({ firing }) => firing));
   const rowsOfEach = each.map(({ alone }) => alone.segments);
-  const guess = inOrder(openedCool(each, capSqueeze(each, soakedApart(merged(rowsOfEach, ranges), rowsOfEach, ranges))));
+  const guess = inOrder(openedCool(each, capSqueeze(each, soakedApart(merged(rowsOfEach), rowsOfEach, ranges))));
   const [{ alone }] = each;
   // Like ones have what each would have by itself.
   const composed =
@@ -120,7 +120,7 @@ function composeAs(entries: readonly LoadEntry[], units: Units, heat: School['he
           guess,
           {
             evaluate: judge,
-            adjusted: (segments, judged) => correctedBy(each, segments, judged, ranges),
+            adjusted: (segments, judged) => correctedBy(each, segments, judged),
             keepsAll: (judged) => judged.every(keepsAll),
           },
           // It is made of schedules that were corrected in full.
@@ -149,6 +149,7 @@ function composeAs(entries: readonly LoadEntry[], units: Units, heat: School['he
       rows,
       // Who falls short in it did not set it.
       windows.length > 1 ? of.map((at) => (windows[at].least > 1 ? { least: 0 } : windows[at])) : [],
+      of.map((at) => ranges[at]),
     ),
     split: entries.length > 1 ? splitOf(each[0].firing, asked, total_s, converged) : null,
   });
@@ -184,9 +185,9 @@ function membersOf(
 }
 
 /** The next schedule to try: every body's own correction of this one, agreed; null when nobody corrects anything. */
-function correctedBy(each: readonly Member[], segments: PurposefulSegment[], judged: Judged, ranges: readonly number[]): PurposefulSegment[] | null {
+function correctedBy(each: readonly Member[], segments: PurposefulSegment[], judged: Judged): PurposefulSegment[] | null {
   const own = each.map(({ firing }, i) => adjusted(firing, segments, judged[i]) ?? segments);
-  const next = agreed(own, ranges).map((row, at): PurposefulSegment => {
+  const next = agreed(own).map((row, at): PurposefulSegment => {
     if (row.role === 'work') return { ...row, ...workedTogether(each, segments[at], judged) };
     if (row.role === 'squeeze') return { ...row, ...squeezedTogether(each, segments[at], judged, at) };
     return row;

@@ -27,51 +27,37 @@ export function rateIn(rows: Rows, role: Role): number | null {
   return next?.rate_C_per_h ?? null;
 }
 
-/** ranges: of each, the heat range of its glass; of one where left out. */
-export function merged(all: readonly Rows[], ranges: readonly number[] = []): PurposefulSegment[] {
+export function merged(all: readonly Rows[]): PurposefulSegment[] {
   const roles = ROLES.filter((role) => all.some((rows) => rows.some((row) => row.role === role)));
   const together = roles.map((role): PurposefulSegment => {
-    const having = all.flatMap((rows, i) => rows.filter((row) => row.role === role).map((row) => ({ row, range: ranges[i] ?? 0 })));
-    const own = having.map(({ row }) => row);
+    const own = all.flatMap((rows) => rows.find((row) => row.role === role) ?? []);
     const targets = own.map(({ target_C }) => target_C);
     return {
       role,
       rate_C_per_h: slowest(all.map((rows) => rateIn(rows, role))),
-      target_C: targetFor(
-        role,
-        targets,
-        having.map(({ range }) => range),
-      ),
+      target_C: HOTTEST[role] ? Math.max(...targets) : Math.min(...targets),
       hold_s: Math.max(...own.map(({ hold_s }) => hold_s)),
     };
   });
   return inOrder(together);
 }
 
-/** The target that all of them need; of several soaks the hottest, for the cooler ones follow on the way down. */
-function targetFor(role: Role, targets: readonly number[], ranges: readonly number[]): number {
-  if (HOTTEST[role]) return Math.max(...targets);
-  if (role !== 'drop') return Math.min(...targets);
-  return Math.max(...soaksOf(targets, ranges));
+/**
+ * Glass of several heat ranges is soaked where each asks, the hottest first, and from there on cools as slowly as any of it may. ranges: of each
+ * body, the range of its glass.
+ */
+export function soakedApart(rows: PurposefulSegment[], all: readonly Rows[], ranges: readonly number[]): PurposefulSegment[] {
+  const soaks = rangesAsSoaked(all, ranges).map((range) => merged(all.filter((_, i) => ranges[i] === range)).filter(({ role }) => role === 'drop'));
+  if (soaks.length < 2) return rows;
+  const cool = rows.find(({ role }) => role === 'firstCool')?.rate_C_per_h ?? null;
+  return rows.flatMap((row) => (row.role !== 'drop' ? [row] : soaks.flat().map((soak, i) => ({ ...soak, rate_C_per_h: i === 0 ? row.rate_C_per_h : cool }))));
 }
 
-/** Of each heat range where it soaks: as low as the one of it that soaks lowest, °C. */
-const soaksOf = (targets: readonly number[], ranges: readonly number[]): number[] =>
-  [...new Set(ranges)].map((range) => Math.min(...targets.filter((_, i) => ranges[i] === range)));
-
-/** Each range is soaked where its own glass asks, the hottest first; from the first on all cool as slowly as any of them may. */
-export function soakedApart(rows: readonly PurposefulSegment[], all: readonly Rows[], ranges: readonly number[]): PurposefulSegment[] {
-  const soaks = all.map((own) => own.find(({ role }) => role === 'drop'));
-  const cooler = [...new Set(ranges)].flatMap((range) => {
-    const own = soaks.flatMap((soak, i) => (soak && ranges[i] === range ? [soak] : []));
-    return own.length === 0 ? [] : [{ target_C: Math.min(...own.map((one) => one.target_C)), hold_s: Math.max(...own.map((one) => one.hold_s)) }];
-  });
-  const cool = rows.find(({ role }) => role === 'firstCool')?.rate_C_per_h ?? null;
-  return rows.flatMap((row) => {
-    if (row.role !== 'drop') return [row];
-    const after = cooler.filter(({ target_C }) => target_C < row.target_C).sort((a, b) => b.target_C - a.target_C);
-    return [row, ...after.map((soak): PurposefulSegment => ({ role: 'drop', rate_C_per_h: cool, ...soak }))];
-  });
+/** The ranges that soak, the one that soaks hottest first. */
+export function rangesAsSoaked(all: readonly Rows[], ranges: readonly number[]): number[] {
+  const soak_C = (range: number): number =>
+    Math.min(...all.filter((_, i) => ranges[i] === range).flatMap((rows) => rows.find(({ role }) => role === 'drop')?.target_C ?? []));
+  return [...new Set(ranges)].filter((range) => Number.isFinite(soak_C(range))).sort((one, other) => soak_C(other) - soak_C(one));
 }
 
 /** Each segment goes on from the one before: a way up ends under the next one, the second cool under the first. */
@@ -90,7 +76,7 @@ export function inOrder(rows: PurposefulSegment[]): PurposefulSegment[] {
 export const isClimb = (role: Role): boolean => HOTTEST[role];
 
 /** Of one schedule that each body has corrected for itself, segment by segment. */
-export function agreed(corrected: readonly Rows[], ranges: readonly number[] = corrected.map(() => 0)): PurposefulSegment[] {
+export function agreed(corrected: readonly Rows[]): PurposefulSegment[] {
   const [first] = corrected;
   const together = first.map(({ role }, i): PurposefulSegment => {
     const own = corrected.map((rows) => rows[i]);
@@ -98,7 +84,7 @@ export function agreed(corrected: readonly Rows[], ranges: readonly number[] = c
     return {
       role,
       rate_C_per_h: slowest(own.map(({ rate_C_per_h }) => rate_C_per_h)),
-      target_C: targetFor(role, targets, ranges),
+      target_C: HOTTEST[role] ? Math.max(...targets) : Math.min(...targets),
       hold_s: Math.max(...own.map(({ hold_s }) => hold_s)),
     };
   });

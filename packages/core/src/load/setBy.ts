@@ -1,6 +1,6 @@
 /** Whose need sets each figure of a load's schedule, by what each body would have had by itself. */
 import type { PurposefulSegment, Role } from '../kiln/segment';
-import { type Rows, isClimb, rateIn } from './merge';
+import { type Rows, isClimb, rangesAsSoaked, rateIn } from './merge';
 
 /** Which entry sets it; null where all of them ask for the same, or none of them for anything. */
 export interface SetBy {
@@ -28,12 +28,24 @@ const byDegrees = (one: number, other: number): boolean => Math.abs(one - other)
 
 const FOLLOWS: Partial<Record<Role, true>> = { burnOff: true, warmUp: true, firstCool: true, secondCool: true };
 
-/** windows: of the heat work that is right for each, over what it gets; the one that needs most sets the working hold. */
-export function setBy(segments: readonly PurposefulSegment[], rows: readonly Rows[], windows: readonly { least: number }[]): SetBy[] {
+/**
+ * windows: of the heat work that is right for each, over what it gets; the one that needs most sets the working hold. ranges: of each the range of
+ * its glass; each has a soak of its own.
+ */
+export function setBy(
+  segments: readonly PurposefulSegment[],
+  rows: readonly Rows[],
+  windows: readonly { least: number }[],
+  ranges: readonly number[],
+): SetBy[] {
   if (rows.length < 2) return segments.map(() => ({ rate: null, target: null, hold: null }));
-  return segments.map(({ role }) => {
-    const own = rows.map((one) => one.find((row) => row.role === role));
-    const rates = rows.map((one) => rateIn(one, role));
+  const soaking = rangesAsSoaked(rows, ranges);
+  return segments.map(({ role }, at) => {
+    const soak = segments.slice(0, at).filter((row) => row.role === 'drop').length;
+    const isOf = (range: number): boolean => role !== 'drop' || soaking.length < 2 || range === soaking[soak];
+    const own = rows.map((one, i) => (isOf(ranges[i]) ? one.find((row) => row.role === role) : undefined));
+    // To a soak after the first they cool as to the end of it.
+    const rates = rows.map((one) => rateIn(one, role === 'drop' && soak > 0 ? 'firstCool' : role));
     const rate = outstanding(rates, 'least', byShare);
     if (role === 'work') {
       const needs = outstanding(

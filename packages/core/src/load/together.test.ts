@@ -78,11 +78,13 @@ describe('glass of another heat range', () => {
 
   test('is refused unless the studio lets it in, and then each is soaked where its own glass asks, the hotter first', () => {
     expect(composeLoad([soft, float])).toMatchObject({ ok: false, problem: { code: 'other-heat-range' } });
-    const { segments, entries } = load([soft, float], { mixed: true });
+    const { segments, entries, setBy } = load([soft, float], { mixed: true });
     const own = entries.map(({ alone }) => alone.segments.find(({ role }) => role === 'drop')!.target_C);
     const soaks = segments.filter(({ role }) => role === 'drop');
     expect(soaks.map(({ target_C }) => target_C)).toEqual([...own].sort((a, b) => b - a));
     expect(soaks[1].rate_C_per_h).not.toBeNull();
+    // Each soak is set by the glass that asks for it.
+    expect(setBy.filter((_, i) => segments[i].role === 'drop').map(({ target }) => target)).toEqual(own[0] > own[1] ? [0, 1] : [1, 0]);
     // Whatever the heat does to one of them, both are annealed.
     const unsound = entries.flatMap(({ evaluation }) => brokenOf(evaluation.readings)).filter(({ limit }) => limit !== 'workLeast' && limit !== 'workMost');
     expect(unsound).toEqual([]);

@@ -14,7 +14,7 @@ import type { Coat } from '../release/coat';
 import type { School } from '../schedule/firingCase';
 import type { StudioLimits } from '../schedule/studioLimits';
 import type { Units } from '../units/convert';
-import { formatDifference, formatLength, formatStock, text } from '../units/format';
+import { formatDifference, formatDuration, formatLength, formatStock, text } from '../units/format';
 import type { JourneyStep, LaidLayer, PlannedSetUp } from './document';
 import { unplaced } from './placed';
 import { stepName } from './stepWords';
@@ -136,14 +136,24 @@ function placeWords(hotter_K = 0, { temperature }: Units): string {
 const LAGS_APART_S = 15;
 const LOADS_APART = 0.1;
 
+const behindWords = (lag_s = 0): string => (lag_s < LAGS_APART_S ? 'with its middle' : `${text(formatDuration(lag_s))} behind its middle`);
+
+function massDifference(was_J_K: number, is_J_K: number): string {
+  if (was_J_K === 0) return 'The mass of its load was not counted; it is now.';
+  if (is_J_K === 0) return 'The mass of its load was counted; it is not any more.';
+  return `Its load is ${is_J_K > was_J_K ? 'heavier' : 'lighter'} now.`;
+}
+
 function placeDifferences(made: MadeFrom['place'] = {}, now: MadeFrom['place'] = {}): string[] {
   const [was, is] = [made.load_J_K ?? 0, now.load_J_K ?? 0];
   return [
     ...(made.underShelf === now.underShelf
       ? []
       : [now.underShelf ? 'It was not under another shelf; it is now.' : 'It was under another shelf; it is not any more.']),
-    ...(Math.abs((made.lag_s ?? 0) - (now.lag_s ?? 0)) < LAGS_APART_S ? [] : ['Its place in the kiln runs behind by another time than then.']),
-    ...(Math.abs(was - is) <= LOADS_APART * Math.max(was, is) ? [] : ['What else is in the kiln weighs more or less than then.']),
+    ...(Math.abs((made.lag_s ?? 0) - (now.lag_s ?? 0)) < LAGS_APART_S
+      ? []
+      : [`Its place in the kiln ran ${behindWords(made.lag_s)}; now it runs ${behindWords(now.lag_s)}.`]),
+    ...(Math.abs(was - is) <= LOADS_APART * Math.max(was, is) ? [] : [massDifference(was, is)]),
   ];
 }
 

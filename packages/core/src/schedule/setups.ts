@@ -269,9 +269,9 @@ const isShelf = (layer: SupportLayer, stand: Stand | undefined): boolean =>
   JSON.stringify(layer) === JSON.stringify(SHELF) || (stand !== undefined && layer.thickness_m === stand.thick_m);
 
 /** What a piece lies in and under, its shelf and the kiln's floor left out. */
-export const besideShelf = ({ below, above = [], stand }: Pick<SetUp, 'below' | 'above' | 'stand'>): readonly SupportLayer[] => {
-  const shelf = below.findIndex((layer) => isShelf(layer, stand));
-  return [...below.slice(shelf + 1), ...above];
+export const besideShelf = (setup: Pick<SetUp, 'below' | 'above' | 'shaping' | 'stand'>): readonly SupportLayer[] => {
+  const shelf = setup.below.findIndex((layer) => isShelf(layer, setup.stand));
+  return [...setup.below.slice(shelf + 1), ...overGlass(setup)];
 };
 
 /** Under another shelf of the usual kind; as free from it as is usual between shelves. */

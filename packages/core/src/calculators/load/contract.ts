@@ -54,6 +54,7 @@ export const answer = z.object({
       outline: z.object(OutlineFields).meta({ description: 'What it takes of a shelf: itself before or after its firing, or its form, whichever is wider' }),
       mass_kg: figure('kg', 'Of its glass'),
       longer_s: figure('s', 'How much longer it is in the kiln than by itself'),
+      cautions: z.array(z.string()).meta({ description: 'What it may do to the others, whatever the schedule' }),
       says: z.array(z.string()).meta({ description: 'Why it is not right in this load, and what it costs the others' }),
     }),
   ),

@@ -20,7 +20,8 @@ export const composedLoad = calculator({
         outline: outlineOf(entries[i].firing, one.evaluation.work_perPa),
         mass_kg: bodyFigures(entries[i].firing.body).mass_kg,
         longer_s: load.total_s - one.alone.total_s,
-        says: [...loadSays(entries[i], one, load.total_s, units), ...fumeSays(entries, i, hottest_C)],
+        says: loadSays(entries[i], one, load.total_s, units),
+        cautions: fumeSays(entries, i, hottest_C),
       })),
     };
   },
