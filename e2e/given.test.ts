@@ -52,7 +52,7 @@ test('one that came out right is run again: what differs is said and what that d
   await me.page.goto(`${studio.address}/notebook`);
   await me.openFiring('Seeds near the rim');
   await me.press('run-again');
-  await me.type('again-search', 'sundial');
+  await me.type('again-search', 'sundial disc');
   await me.page.waitForFunction(() => document.querySelectorAll('[data-testid="again-piece"]').length === 1);
   await me.press('again-piece');
   await me.sees('proven-differs', /It was laid 6 mm deep; now it is 18 mm deep\./);

@@ -83,9 +83,7 @@ await phone.press('change-step');
 await phone.find('plan-hours');
 await toTop(phone);
 await take(phone, 'plan-firing-phone');
-await go(phone, '/notebook');
-await phone.find('firing-link');
-await take(phone, 'notebook-phone');
+await takeLoad(phone, 'load-phone');
 await go(phone, '/pieces');
 await phone.openPiece('Lamp panel, left');
 await phone.press('open-reckon');
@@ -156,6 +154,19 @@ async function takePlan(me: Visitor, name: string): Promise<void> {
   await toTop(me);
   const thick = await me.page.screenshot();
   await beside(name, above, thick);
+}
+
+/** What goes in together with its schedule, and where each lies, as one picture. */
+async function takeLoad(me: Visitor, name: string): Promise<void> {
+  await go(me, '/bench');
+  await me.press('bench-together');
+  await me.sees('load-keeps', /Every piece keeps every limit/);
+  await toTop(me);
+  const composed = await me.page.screenshot();
+  await me.press('fold-load-on-shelf');
+  await me.find('load-shelf-0');
+  await me.of('[data-testid="load-on-shelf"]', (node) => node.scrollIntoView({ block: 'start' }));
+  await beside(name, composed, await me.page.screenshot());
 }
 
 /** Two pictures as one. */

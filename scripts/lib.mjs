@@ -211,7 +211,8 @@ const ENGINE_WORKER = {
   entryPoints: { engine: at('apps/web/src/engine/worker.ts') },
   outdir: at('apps/web/public/workers'),
   bundle: true,
-  format: 'iife',
+  // What is asked later is a file of its own.
+  ...{ format: 'esm', splitting: true },
   target: 'es2022',
   // Degrees and dashes as they are: as escapes they weigh more.
   charset: 'utf8',
@@ -288,7 +289,7 @@ async function buildWeb(tell) {
   tell('the engine’s worker');
   const { build } = await import('esbuild');
   rmSync(ENGINE_WORKER.outdir, { recursive: true, force: true });
-  const { metafile } = await build({ ...ENGINE_WORKER, minify: true, entryNames: '[name]-[hash]', metafile: true });
+  const { metafile } = await build({ ...ENGINE_WORKER, minify: true, entryNames: '[name]-[hash]', chunkNames: '[name]-[hash]', metafile: true });
   tell('bundling the pages');
   copyPapers();
   const env = { ...EXPO_ENV, CI: '1', NODE_ENV: 'production' };
@@ -299,8 +300,7 @@ async function buildWeb(tell) {
   laterTogether(at(WEB_DIST));
   tell('making the pages small');
   await minify(at(WEB_DIST, '_expo/static/js/web'));
-  const [engine] = Object.keys(metafile.outputs).map((path) => basename(path));
-  const told = { engine: `/workers/${engine}`, api: await apiOf('dist/server') };
+  const told = { engine: engineFiles(metafile).join(' '), api: await apiOf('dist/server') };
   const metas = Object.entries(told).map(([name, content]) => `<meta name="torvin-${name}" content="${content}" />`);
   const page = at(WEB_DIST, 'index.html');
   writeFileSync(page, readFileSync(page, 'utf8').replace('</head>', `${metas.join('')}</head>`));
@@ -308,6 +308,13 @@ async function buildWeb(tell) {
   await buildServiceWorker();
   tell('compressing');
   await compressBeside(at(WEB_DIST));
+}
+
+/** The worker's file, and those that it begins with, as the page asks for them. */
+function engineFiles({ outputs }) {
+  const [engine] = Object.keys(outputs).filter((path) => outputs[path].entryPoint?.endsWith('engine/worker.ts'));
+  const others = outputs[engine].imports.filter(({ kind }) => kind === 'import-statement').map(({ path }) => path);
+  return [engine, ...others].map((path) => `/workers/${basename(path)}`);
 }
 
 /**

@@ -33,6 +33,7 @@ export const AT = {
   versions: get('/api/pieces/:id/schedules'),
   alike: get('/api/schedules/:id/alike'),
   forKiln: get('/api/for-kiln'),
+  suggestedLoads: get('/api/for-kiln/together'),
   schedule: get('/api/schedules/:id'),
   nameSchedule: put('/api/schedules/:id/name'),
   firings: get('/api/firings'),

@@ -212,6 +212,18 @@ export const ForKilnSchema = z
   .meta({ id: 'ForKiln' });
 export type ForKiln = z.infer<typeof ForKilnSchema>[number];
 
+/** Pieces that may go into one load: composing it has the last word. */
+export const SuggestedLoadSchema = z
+  .object({
+    ...{ kilnId: z.string(), look: z.enum(LOOKS) },
+    pieces: z.array(z.object({ id, name: z.string() })),
+    onOneShelf: z.boolean().meta({ description: 'They find room on one shelf; false where the inside of the kiln is not known' }),
+    atLeast_s: figure('s', 'About how long it takes'),
+    apart_s: figure('s', 'One after the other'),
+  })
+  .meta({ id: 'SuggestedLoad' });
+export type SuggestedLoad = z.infer<typeof SuggestedLoadSchema>;
+
 export const ScheduleNameSchema = z.strictObject({ name: scheduleName });
 
 export const SavedScheduleSchema = z.object({ piece: PieceSchema, schedule: ScheduleSchema }).meta({ id: 'SavedSchedule' });
@@ -555,6 +567,8 @@ export const BenchSchema = z
     /** How many wait in all, and how many pieces there are. */
     waitingInAll: count(),
     pieces: count(),
+    /** What may go into one load, of all that wait; null where nothing goes together. */
+    together: SuggestedLoadSchema.nullable(),
     /** Of the kiln that was told of last. */
     learned: LearnedSchema.nullable(),
     /** Kilns whose firings have taught something, the last first. */

@@ -1,7 +1,7 @@
 /** A piece with no glass in it, from its making to its notebook, its table and its file. */
 import { snapshotOf, laidLayers } from '@torvin/core/piece';
 import { compose } from '@torvin/core/schedule';
-import type { PieceDoc, Shelves, Step } from '@torvin/schema';
+import type { ForKiln, PieceDoc, Shelves, Step, SuggestedLoad } from '@torvin/schema';
 import { v7 as uuid } from 'uuid';
 import { type TestServer, startTestServer } from '../test/testServer';
 
@@ -47,6 +47,11 @@ test('is made, planned, fired and told of; teaches nothing of glass; goes out an
     firing: { body: { glasses: [], layers: [] } },
   });
   expect(saved.body.schedule.result.readings).toEqual(composed.value.evaluation.readings);
+  // It waits for its kiln like glass, and goes in alone.
+  const waiting: ForKiln[] = (await ask('GET', '/api/for-kiln')).body;
+  expect(waiting.map(({ pieceName }) => pieceName)).toContain('Mould of clay');
+  const suggested: SuggestedLoad[] = (await ask('GET', '/api/for-kiln/together')).body;
+  expect(suggested.flatMap(({ pieces }) => pieces.map(({ name }) => name))).toEqual(['Sundial base', 'Sundial disc']);
   const firingId = uuid();
   const fired = await ask('POST', '/api/firings', {
     ...{ id: firingId, pieceId: id, scheduleId, firedAt: Date.UTC(2026, 9, 1, 8), zone: 'Europe/Lisbon', result: 'right', knownBy: '' },

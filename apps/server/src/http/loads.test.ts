@@ -1,6 +1,6 @@
 /** What must never reach a kiln: a schedule that is not of this piece any more, a second load, a record that cannot be. */
 import { firingsOf, anotherLike, laidLayers, changeLayer, type LaidLayer } from '@torvin/core/piece';
-import type { Firing, LoadDetail, LoadShown, Piece, PieceFile, Schedule } from '@torvin/schema';
+import type { Firing, LoadDetail, LoadShown, Piece, PieceFile, Schedule, SuggestedLoad } from '@torvin/schema';
 import { and, eq } from 'drizzle-orm';
 import { v7 as uuid } from 'uuid';
 import { firings, pieces as rows } from '../db/tables';
@@ -37,6 +37,23 @@ async function freed(): Promise<void> {
   }
 }
 
+/** Others like it, each with the same schedule of its own. */
+async function twinsOf(
+  { piece, schedule }: { piece: Piece; schedule: Schedule },
+  names: readonly string[],
+): Promise<{ pieceId: string; scheduleId: string }[]> {
+  const twins: { pieceId: string; scheduleId: string }[] = [];
+  for (const name of names) {
+    const { doc, repeats } = anotherLike(piece.doc, uuid, true);
+    const [pieceId, scheduleId] = [uuid(), uuid()];
+    expect((await server.ask('POST', '/api/pieces', { id: pieceId, name, doc })).status).toBe(200);
+    const made = { id: scheduleId, stepId: repeats[0].stepId, pieceVersion: 1, parentId: null, origin: 'computed', segments: schedule.segments };
+    expect((await server.ask('POST', `/api/pieces/${pieceId}/schedules`, made)).status).toBe(200);
+    twins.push({ pieceId, scheduleId });
+  }
+  return twins;
+}
+
 async function laidDeeper(piece: Piece): Promise<Piece> {
   const [base] = laidLayers(piece.doc);
   const edited = changeLayer(piece.doc, { ...base, thickness_m: 0.012 } as LaidLayer);
@@ -54,25 +71,52 @@ test('what waits for one kiln with the very same rows can go in together: each i
   const alike = async (): Promise<string[]> =>
     (await server.ask('GET', `/api/schedules/${one.schedule.id}/alike`)).body.map(({ pieceName }: { pieceName: string }) => pieceName);
   expect(await alike()).toEqual([]);
-  const twins = ['Tiles 2', 'Tiles 3'].map((name) => ({ id: uuid(), name, ...anotherLike(one.piece.doc, uuid, true) }));
-  const scheduled = new Map<string, string>();
-  for (const { id, name, doc, repeats } of twins) {
-    expect((await server.ask('POST', '/api/pieces', { id, name, doc })).status).toBe(200);
-    const made = { id: uuid(), stepId: repeats[0].stepId, pieceVersion: 1, parentId: null, origin: 'computed', segments: one.schedule.segments };
-    expect((await server.ask('POST', `/api/pieces/${id}/schedules`, made)).status).toBe(200);
-    scheduled.set(id, made.id);
-  }
+  const twins = await twinsOf(one, ['Tiles 2', 'Tiles 3']);
   expect(await alike()).toEqual(['Tiles 2', 'Tiles 3']);
   const waits: { pieceName: string; scheduleId: string; damp: boolean; kilnId: string }[] = (await server.ask('GET', '/api/for-kiln')).body;
   const tiles = waits.filter(({ pieceName }) => pieceName.startsWith('Tiles '));
   expect(tiles.map(({ pieceName, damp }) => [pieceName, damp])).toEqual([2, 3].map((n) => [`Tiles ${n}`, false]));
-  expect(tiles.map(({ scheduleId }) => scheduleId)).toEqual(twins.map(({ id }) => scheduled.get(id)));
+  expect(tiles.map(({ scheduleId }) => scheduleId)).toEqual(twins.map(({ scheduleId }) => scheduleId));
   const loadId = uuid();
-  const together = [start(one, { loadId }), ...twins.map(({ id }) => ({ ...start(one, { loadId }), pieceId: id, scheduleId: scheduled.get(id) }))];
+  const together = [start(one, { loadId }), ...twins.map((twin) => ({ ...start(one, { loadId }), ...twin }))];
   for (const firing of together) expect((await record(firing)).status).toBe(200);
   const [load] = await ahead();
   expect(load.entries.map(({ pieceName }) => pieceName).sort()).toEqual(['Test tiles, clear', 'Tiles 2', 'Tiles 3']);
   expect(await alike()).toEqual([]);
+});
+
+test('what may go together is suggested as far as there is room on one shelf, on the Bench as in the list; what is due goes first', async () => {
+  await freed();
+  const one = await demo('Test tiles, clear');
+  const twins = await twinsOf(one, ['Tiles 2', 'Tiles 3', 'Tiles 4']);
+  const kilnId = one.schedule.snapshot.madeFrom!.kiln.id;
+  const { version: _version, ...kiln } = (await server.ask('GET', `/api/kilns/${kilnId}`)).body;
+  const wide = async (insideWidth_m: number): Promise<void> => {
+    const { version } = (await server.ask('GET', `/api/kilns/${kilnId}`)).body;
+    const inside = { insideDiameter_m: undefined, insideLength_m: 0.2, elements: 'top', fromWalls_m: 0.02, betweenPieces_m: 0.01 };
+    expect((await server.ask('PUT', `/api/kilns/${kilnId}`, { ...kiln, ...inside, insideWidth_m, version })).status).toBe(200);
+  };
+  const suggested = async (): Promise<string[] | undefined> => {
+    const loads: SuggestedLoad[] = (await server.ask('GET', '/api/for-kiln/together')).body;
+    expect((await server.ask('GET', '/api/bench')).body.together).toEqual(loads[0] ?? null);
+    return loads.find(({ pieces }) => pieces.some(({ name }) => /^Tiles/.test(name)))?.pieces.map(({ name }) => name);
+  };
+  const { footprint } = one.schedule.snapshot.firing.body;
+  if (footprint.shape !== 'rectangle') throw new Error('The tiles are rectangles.');
+  // It spreads a little.
+  const side_m = Math.max(footprint.width_m, footprint.length_m) + 0.008;
+  await wide(3 * side_m + 0.02 + 0.06);
+  expect(await suggested()).toEqual(['Tiles 2', 'Tiles 3', 'Tiles 4']);
+  await wide(2 * side_m + 0.01 + 0.06);
+  expect(await suggested()).toEqual(['Tiles 2', 'Tiles 3']);
+  const filing = { tags: [], finishedAt: null, awayAt: null, patternAt: null, dueOn: '2026-12-24' };
+  expect((await server.ask('PUT', `/api/pieces/${twins[2].pieceId}/filing`, filing)).status).toBe(200);
+  expect(await suggested()).toEqual(['Tiles 4', 'Tiles 2']);
+  await wide(side_m + 0.06);
+  expect(await suggested()).toBeUndefined();
+  await wide(3);
+  expect((await server.ask('DELETE', `/api/pieces/${twins[0].pieceId}`, { version: 2 })).status).toBe(200);
+  expect(await suggested()).toEqual(['Tiles 4', 'Tiles 3']);
 });
 
 test('told of one firing of a load, each piece in it waits for what follows from when that load really ran', async () => {

@@ -420,6 +420,13 @@ export const DEMO_PIECES: DemoPiece[] = [
     ],
   },
   {
+    name: 'Sundial base',
+    typed: { width: '180 mm', length: '180 mm' },
+    dammed: true,
+    layers: [sheet('slate-90', 6), sheet('slate-90', 6), sheet('clear-90', 3)],
+    steps: [{ step: { look: 'fullFuse', setup: { kind: 'raisedShelf', paper: false }, releaseId: 'thin-paper' }, firings: [] }],
+  },
+  {
     name: 'Sundial disc',
     typed: { diameter: '260 mm' },
     dammed: true,

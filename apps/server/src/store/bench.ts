@@ -12,6 +12,7 @@ import { kilnsThatTaught } from './learnt';
 import { firedChanges, keptWhile, nameChanges } from './keptWhile';
 import { pieceRow } from './pieceRows';
 import { countPieces } from './pieces';
+import { suggestedNow } from './forKiln';
 import { findSchedule } from './schedules';
 import { seenOnce } from './seen';
 import { studioUnits } from './studio';
@@ -80,8 +81,9 @@ interface Around {
 export function benchNow(db: Database, { learned, recoat, making }: Around): Bench {
   const [inKiln, taught, pieces] = [firingsInKiln(db), kilnsThatTaught(db), countPieces(db)];
   const { waiting, waitingInAll } = waitingPieces(db);
-  const rests = [inKiln, taught, pieces, learned, recoat, making, waitingInAll, ...waiting];
-  return keptWhile(db, 'bench', rests, () => ({ inKiln, waiting, waitingInAll, pieces, learned, taught, recoat, making }));
+  const [together = null] = suggestedNow(db);
+  const rests = [inKiln, taught, pieces, learned, recoat, making, waitingInAll, together, ...waiting];
+  return keptWhile(db, 'bench', rests, () => ({ inKiln, waiting, waitingInAll, pieces, together, learned, taught, recoat, making }));
 }
 
 /** All that wait but for the few that were deleted: each of the two is counted by an index, and no document is passed over. */

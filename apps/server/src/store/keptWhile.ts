@@ -9,11 +9,14 @@ import { sessionOf } from './shelfRows';
 const TABLES = ['firings', 'loads', 'schedules'] as const;
 const COUNTED = ['insert', 'update', 'delete'] as const;
 const TRIGGERS = [
-  'create temp table if not exists fired_changes (n integer not null, names integer not null)',
+  'create temp table if not exists fired_changes (n integer not null, names integer not null, pieces integer not null)',
   'delete from fired_changes',
-  'insert into fired_changes values (0, 0)',
+  'insert into fired_changes values (0, 0, 0)',
   ...TABLES.flatMap((table) =>
     COUNTED.map((what) => `create temp trigger if not exists ${table}_${what} after ${what} on main.${table} begin update fired_changes set n = n + 1; end`),
+  ),
+  ...COUNTED.map(
+    (what) => `create temp trigger if not exists pieces_${what} after ${what} on main.pieces begin update fired_changes set pieces = pieces + 1; end`,
   ),
   'create temp trigger if not exists pieces_renamed after update of name on main.pieces when old.name <> new.name begin update fired_changes set names = names + 1; end',
 ].join(';');
@@ -40,6 +43,10 @@ export const firedChanges = (db: Database): number => (kept.has(sessionOf(db)) ?
 /** Another one whenever a piece is called otherwise. */
 export const nameChanges = (db: Database): number =>
   kept.has(sessionOf(db)) ? (db.get<{ names: number }>(sql`select names from temp.fired_changes`)?.names ?? 0) : 0;
+
+/** Another one whenever a piece has changed. */
+export const pieceChanges = (db: Database): number =>
+  kept.has(sessionOf(db)) ? (db.get<{ pieces: number }>(sql`select pieces from temp.fired_changes`)?.pieces ?? 0) : 0;
 
 /** What was given out of what is kept: the same object means the same answer, for as long as it is kept. */
 const given = new WeakSet();

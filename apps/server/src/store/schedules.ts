@@ -6,7 +6,6 @@ import { ProblemError } from '@torvin/core/problem';
 import { type Evaluation, brokenOf } from '@torvin/core/schedule';
 import {
   type Alike,
-  type ForKiln,
   type NewSchedule,
   type Piece,
   type SavedSchedule,
@@ -170,24 +169,4 @@ export function alikeOnes(db: Database, { id, pieceId, segments }: Schedule): Al
 }
 
 /** It stands in its piece's journey. */
-const inUse = sql`exists (select 1 from json_each(${pieces.doc}, '$.journey') as step where json_extract(step.value, '$.scheduleId') = ${schedules.id})`;
-
-const FOR_KILN_AT_MOST = 300;
-
-/** All pieces that wait for a kiln with a schedule of their own, by name. */
-export function forKiln(db: Database): ForKiln[] {
-  return db
-    .select({
-      ...{ pieceId: pieces.id, pieceName: pieces.name, dueOn: pieces.dueOn, stepId: schedules.stepId, look: schedules.look },
-      ...{ kilnId: schedules.kilnId, scheduleId: schedules.id, familyId: schedules.familyId, total_s: schedules.total_s },
-      wet: sql<string | null>`json_extract(${snapshots.doc}, '$.firing.setup.wet')`,
-    })
-    .from(pieces)
-    .innerJoin(schedules, and(eq(schedules.pieceId, pieces.id), eq(schedules.stepId, pieces.waitsStepId)))
-    .innerJoin(snapshots, eq(schedules.snapshotId, snapshots.id))
-    .where(and(isNull(pieces.deletedAt), eq(pieces.waits, 'kiln'), inUse))
-    .orderBy(asc(pieces.name), asc(pieces.id))
-    .limit(FOR_KILN_AT_MOST)
-    .all()
-    .flatMap(({ kilnId, wet, ...one }) => (kilnId === null ? [] : [{ ...one, kilnId, damp: wet !== null }]));
-}
+export const inUse = sql`exists (select 1 from json_each(${pieces.doc}, '$.journey') as step where json_extract(step.value, '$.scheduleId') = ${schedules.id})`;

@@ -9,7 +9,6 @@ import { useShelves } from '@/data/pieces';
 import { OnPaper } from '@/paper/OnPaper';
 import { paperPages } from '@/paper/paperPages';
 import { loadHref, recoatHref, planHref, runHref } from '@/ui/hrefs';
-import { suggestedLoads } from '@/load/suggest';
 import type { PieceMarkProps } from '@/pieces/PieceMark';
 import { dayWords, fromWhen } from '@/ui/clock';
 import { space } from '@/theme/theme';
@@ -48,32 +47,12 @@ export function BenchScreen({ PieceMark, RunningSection, LearnedOf }: BenchParts
   const now = useNow();
   if (!bench.data) return <Waiting query={bench} title={BENCH.title} />;
   const loads = byLoad(bench.data.inKiln);
-  const { waiting, waitingInAll, pieces, recoat, making } = bench.data;
+  const { waiting, waitingInAll, pieces, recoat, making, together } = bench.data;
   const decisions = waiting.flatMap((waits) => {
     const decision = decisionFor(waits);
     return decision ? [{ waits, ...decision }] : [];
   });
   const next = dueFirst(waiting.filter((waits) => decisionFor(waits) === null));
-  const [together] = suggestedLoads(
-    next.filter(isReady).flatMap(({ piece, stepId, look, kilnId, total_s }) =>
-      look === null || kilnId === null
-        ? []
-        : [
-            {
-              pieceId: piece.id,
-              pieceName: piece.name,
-              stepId,
-              look,
-              kilnId,
-              scheduleId: '',
-              familyId: null,
-              damp: false,
-              dueOn: piece.dueOn,
-              total_s: total_s ?? 0,
-            },
-          ],
-    ),
-  );
   const more = waitingInAll - waiting.length;
   return (
     <Screen title={BENCH.title} padded={false}>
@@ -110,7 +89,7 @@ export function BenchScreen({ PieceMark, RunningSection, LearnedOf }: BenchParts
               ))}
             </View>
             {together && (
-              <LinkRow href={loadHref(together.pieces.map(({ pieceId }) => pieceId))} inset={0} listed={false} testID="bench-together">
+              <LinkRow href={loadHref(together.pieces.map(({ id }) => id))} inset={0} listed={false} testID="bench-together">
                 <Words bold tone="touch">
                   {BENCH.together(together.pieces.length)}
                 </Words>

@@ -4,7 +4,7 @@ import { ROLE_NAMES } from '@torvin/core/schedule';
 import { formatTemperature, otherTemperature, text } from '@torvin/core/units';
 import type { Firing, FiringDetail } from '@torvin/schema';
 import { useRouter } from 'expo-router';
-import type { ComponentType } from 'react';
+import type { ComponentType, ReactNode } from 'react';
 import { View } from 'react-native';
 import { useFiring } from '@/data/firings';
 import { isCoolBy } from '@/data/isCoolBy';
@@ -22,6 +22,8 @@ import { useAwake } from '@/ui/useAwake';
 import { useHere } from '@/ui/useCallsHere';
 import { useNow } from '@/ui/useNow';
 import type { RunningSectionProps } from './RunningDrawing';
+import type { Standing as StandingNow } from './byClock';
+import { SECTION_HEIGHT } from './sizes';
 import { useStanding } from './useStanding';
 import { FIRING } from './words';
 
@@ -67,7 +69,9 @@ export function KilnNow({ firing, others, RunningSection }: KilnNowProps) {
         <Words testID="planned">{FIRING.starts(dayAndClock(load.at, new Date(now)))}</Words>
       ) : detail ? (
         <Standing detail={detail} now={now} RunningSection={RunningSection} />
-      ) : null}
+      ) : (
+        <Figures opensAt="–" />
+      )}
       {firing.differences.length > 0 && <Notice tone="warn">{FIRING.differs(firing.differences.join(' '))}</Notice>}
       {ahead && ahead.outdated.length > 0 && (
         <Notice tone="warn" testID="load-outdated">
@@ -89,44 +93,61 @@ export function KilnNow({ firing, others, RunningSection }: KilnNowProps) {
   );
 }
 
-/** Its section with the heat so far, when it opens, what kiln and glass have now, and its next moment. */
+/** Its section with the heat so far, when it opens, what kiln and glass have now, and its next moment: all of it has its room before it is calculated. */
 function Standing({ detail, now, RunningSection }: { detail: FiringDetail; now: number } & Pick<KilnNowProps, 'RunningSection'>) {
-  const { temperatureUnit: unit } = useStudio();
   const { schedule } = detail;
   const { segments, evaluation, value, seconds, standing, look, clock } = useStanding(detail, now);
   const [awake] = useHere('awake');
   useAwake(awake && seconds < look.to_s);
-  const opens = text(formatTemperature(detail.opens_C, unit));
+  const { total_s, segments: figures } = evaluation.simulation;
+  const segment = figures.findIndex(({ end_s }) => end_s > seconds);
+  const next =
+    seconds < look.to_s
+      ? FIRING.check(clock(look.from_s), clock(look.to_s))
+      : segment >= 0 && segment < segments.length - 1
+        ? FIRING.segmentUntil(ROLE_NAMES[segments[segment].role], clock(figures[segment].end_s))
+        : '';
+  return (
+    <>
+      <Figures detail={detail} standing={standing} opensAt={clock(total_s)}>
+        {value && standing && <RunningSection {...{ schedule, standing }} evaluation={value} />}
+      </Figures>
+      {next !== '' && <Words testID="kiln-next">{next}</Words>}
+    </>
+  );
+}
+
+interface FiguresProps {
+  /** Missing until it is read, and until the engine has answered. */
+  detail?: FiringDetail;
+  standing?: StandingNow | null;
+  opensAt: string;
+  /** Its section, once it is there. */
+  children?: ReactNode;
+}
+
+function Figures({ detail, standing, opensAt, children }: FiguresProps) {
+  const { temperatureUnit: unit } = useStudio();
   const degrees = (at_C: number | undefined) =>
     at_C === undefined
       ? { value: { figure: '–', unit: '' } }
       : { value: formatTemperature(at_C, unit), other: formatTemperature(at_C, otherTemperature(unit)) };
-  const next =
-    seconds < look.to_s
-      ? FIRING.check(clock(look.from_s), clock(look.to_s))
-      : standing?.segment != null && standing.segment < segments.length - 1
-        ? FIRING.segmentUntil(ROLE_NAMES[segments[standing.segment].role], clock(standing.ends_s))
-        : '';
+  const isEmpty = detail !== undefined && emptyItemOf(detail.schedule.snapshot.firing.setup.shaping) !== null;
   return (
     <>
-      {value && standing && <RunningSection {...{ schedule, standing }} evaluation={value} />}
+      {children || <View style={{ height: SECTION_HEIGHT }} />}
       <View style={{ flexDirection: 'row', gap: space.medium }} testID="opens">
         <FigureBlock
           label={standing?.over ? FIRING.coolSince : FIRING.openAfter}
-          value={{ figure: clock(evaluation.simulation.total_s), unit: '' }}
-          note={FIRING.opensBelow(opens)}
+          value={{ figure: opensAt, unit: '' }}
+          note={detail ? FIRING.opensBelow(text(formatTemperature(detail.opens_C, unit))) : ' '}
           // A weekday stands before the time.
           wide
           testID="opens-at"
         />
         <FigureBlock label={FIRING.kiln} {...degrees(standing?.kiln_C)} testID="kiln-now" />
-        <FigureBlock
-          label={emptyItemOf(schedule.snapshot.firing.setup.shaping) ? FIRING.inside : FIRING.core}
-          {...degrees(standing?.core_C)}
-          testID="core-now"
-        />
+        <FigureBlock label={isEmpty ? FIRING.inside : FIRING.core} {...degrees(standing?.core_C)} testID="core-now" />
       </View>
-      {next !== '' && <Words testID="kiln-next">{next}</Words>}
     </>
   );
 }

@@ -12,5 +12,8 @@ export const useLoads = ({ every_ms }: { every_ms?: number } = {}) => useQuery({
 /** All of one load, also after it has been told of. */
 export const useLoad = (id: string) => useQuery({ queryKey: keys.load(id), queryFn: ({ signal }) => call(asks.load, { id, signal }) });
 
+/** What of those may go together. */
+export const useSuggestedLoads = () => useQuery({ queryKey: keys.suggestedLoads, queryFn: ({ signal }) => call(asks.suggestedLoads, { signal }) });
+
 /** Pieces that wait for their kilns with a schedule each: what can go into one load. */
 export const useForKiln = () => useQuery({ queryKey: keys.forKiln, queryFn: ({ signal }) => call(asks.forKiln, { signal }) });

@@ -3,7 +3,7 @@ import type { Answered } from '@torvin/core/engine';
 import { LOOK_NAMES } from '@torvin/core/look';
 import { ROLE_NAMES, type Reading, marginOf, readingPhrase } from '@torvin/core/schedule';
 import { type Units, formatDuration, text } from '@torvin/core/units';
-import { type ForKiln, type Shelves } from '@torvin/schema';
+import type { ForKiln, Shelves, SuggestedLoad } from '@torvin/schema';
 import { useRouter } from 'expo-router';
 import { useMemo, useRef, useState } from 'react';
 import { View } from 'react-native';
@@ -14,10 +14,8 @@ import { useTheme } from '@/theme/ThemeContext';
 import { OnPaper } from '@/paper/OnPaper';
 import { paperPages } from '@/paper/paperPages';
 import { space } from '@/theme/theme';
-import { dayWords } from '@/ui/clock';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
-import { ChooseRow } from '@/ui/ChooseRow';
 import { Fold } from '@/ui/Fold';
 import { LinkRow } from '@/ui/LinkRow';
 import { Notice } from '@/ui/Notice';
@@ -29,9 +27,9 @@ import { isWide, useLayout } from '@/ui/useWidth';
 import { OnShelf } from './OnShelf';
 import { loadPaper } from './loadPaper';
 import { rowFigures, setWords } from './rowWords';
-import { type Suggested, suggestedLoads } from './suggest';
 import { type LoadCase, useLoadCases } from './useLoadCases';
 import { useLoadSchedule } from './useLoadSchedule';
+import { WhatGoes } from './WhatGoes';
 import { putBefore, useArranged } from './useArranged';
 import { useAtTheirPlaces } from './useAtTheirPlaces';
 import { LOAD } from './words';
@@ -43,12 +41,13 @@ const LONGER_FROM_S = 900;
 
 export interface LoadScreenProps {
   waiting: readonly ForKiln[];
+  suggested: readonly SuggestedLoad[];
   shelves: Shelves;
   /** Chosen before, by another page. */
   withPieces: readonly string[];
 }
 
-export function LoadScreen({ waiting, shelves, withPieces }: LoadScreenProps) {
+export function LoadScreen({ waiting, suggested, shelves, withPieces }: LoadScreenProps) {
   const units = useUnits();
   const { mixedLoads = false } = useStudio();
   const router = useRouter();
@@ -146,29 +145,22 @@ export function LoadScreen({ waiting, shelves, withPieces }: LoadScreenProps) {
             />
           )}
           {here.length > 0 && (
-            <Words size="title" bold role="heading" aria-level={2}>
-              {LOAD.whatGoes}
-            </Words>
+            <WhatGoes
+              key={kilnId}
+              waiting={here}
+              ids={ids}
+              alone_s={(one) => {
+                const at = chosen.indexOf(one);
+                return at >= 0 && load ? load.entries[at].alone.total_s : one.total_s;
+              }}
+              onToggle={toggle}
+            />
           )}
-          <View role="group" aria-label={LOAD.whatGoes} style={{ marginTop: space.small }}>
-            {here.map((one) => {
-              const at = chosen.indexOf(one);
-              return (
-                <Entry
-                  key={one.pieceId}
-                  waits={one}
-                  on={at >= 0}
-                  alone_s={at >= 0 && load ? load.entries[at].alone.total_s : one.total_s}
-                  onPress={() => toggle(one)}
-                />
-              );
-            })}
-          </View>
           {wide && shelf && <View style={{ marginTop: space.large }}>{shelf}</View>}
         </View>
         <View style={{ gap: space.medium, ...(wide ? { flex: 1, minWidth: 0 } : {}) }} testID="load-result">
           {here.length > 0 && chosen.length < 2 && <Words tone="muted">{LOAD.chooseTwo}</Words>}
-          {chosen.length === 0 && <Suggestions loads={suggestedLoads(here)} />}
+          {chosen.length === 0 && <Suggestions loads={suggested.filter((one) => one.kilnId === kilnId)} />}
           {wrong && (
             <Notice
               tone="warn"
@@ -219,7 +211,7 @@ export function LoadScreen({ waiting, shelves, withPieces }: LoadScreenProps) {
   );
 }
 
-function Suggestions({ loads }: { loads: readonly Suggested[] }) {
+function Suggestions({ loads }: { loads: readonly SuggestedLoad[] }) {
   const hours = (seconds: number): string => text(formatDuration(seconds));
   if (loads.length === 0) return null;
   return (
@@ -228,16 +220,16 @@ function Suggestions({ loads }: { loads: readonly Suggested[] }) {
         {LOAD.suggested}
       </Words>
       <View role="list" style={{ marginTop: space.small }}>
-        {loads.map(({ pieces, atLeast_s, apart_s }, i) => {
-          const names = pieces.map(({ pieceName }) => pieceName).join(', ');
+        {loads.map(({ look, pieces, onOneShelf, atLeast_s, apart_s }, i) => {
+          const names = pieces.map(({ name }) => name).join(', ');
           return (
-            <LinkRow key={i} href={loadHref(pieces.map(({ pieceId }) => pieceId))} replace inset={0} testID={`load-suggested-${i}`}>
+            <LinkRow key={i} href={loadHref(pieces.map(({ id }) => id))} replace inset={0} testID={`load-suggested-${i}`}>
               <View style={{ flex: 1 }}>
                 <Words bold tone="touch">
                   {names}
                 </Words>
                 <Words size="label" tone="muted">
-                  {LOAD.suggestion(LOOK_NAMES[pieces[0].look], hours(atLeast_s), hours(apart_s))}
+                  {LOAD.suggestion(LOOK_NAMES[look], hours(atLeast_s), hours(apart_s), onOneShelf)}
                 </Words>
               </View>
             </LinkRow>
@@ -253,28 +245,6 @@ function mostWaited(waiting: readonly ForKiln[]): string {
   const counts = new Map<string, number>();
   for (const { kilnId } of waiting) counts.set(kilnId, (counts.get(kilnId) ?? 0) + 1);
   return [...counts].reduce((most, one) => (one[1] > most[1] ? one : most), ['', 0])[0];
-}
-
-interface EntryProps {
-  waits: ForKiln;
-  on: boolean;
-  alone_s: number;
-  onPress(): void;
-}
-
-/** As high whatever is answered: what follows it stays where a finger aims. */
-function Entry({ waits: { pieceId, pieceName, look, damp, dueOn }, on, alone_s, onPress }: EntryProps) {
-  const alone = [LOAD.alone(LOOK_NAMES[look], text(formatDuration(alone_s))), ...(!dueOn ? [] : [LOAD.due(dayWords(dueOn))])].join(', ');
-  return (
-    <ChooseRow on={on} name={`${pieceName}, ${alone}`} onPress={onPress} inset={0} testID={`load-piece-${pieceId}`}>
-      <View style={{ flex: 1 }}>
-        <Words bold>{pieceName}</Words>
-        <Words size="label" tone="muted">
-          {damp ? `${alone}, ${LOAD.damp}` : alone}
-        </Words>
-      </View>
-    </ChooseRow>
-  );
 }
 
 /** How each of them fares in it, what it may do to the others, and what was found at the piece whatever rows are fired. */

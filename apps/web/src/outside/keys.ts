@@ -24,6 +24,7 @@ export const keys = {
   loads: ['loads'],
   load: (id: string) => ['loads', id],
   forKiln: ['loads', 'for-kiln'],
+  suggestedLoads: ['loads', 'suggested'],
   reckonings: ['reckonings'],
   madeUses: ['madeUses'],
   /** Of the firings, and of the coats on the shelf. */

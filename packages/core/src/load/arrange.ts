@@ -42,13 +42,13 @@ export function arranged(items: readonly Outline[], room: Room, shelves = 1, cle
     ({ high_m }) => high_m,
     ({ long_m }) => long_m,
   ];
-  const sorted = keys.map((key) => [...items.keys()].sort((a, b) => key(items[b]) - key(items[a]) || a - b));
+  const sorted = keys.map((key) => byMost(items, key));
   const orders = [...sorted, ...shuffled(items.length)];
   let best: Arrangement | null = null;
   // One shelf has no posts on it, so fewer are tried before more.
   for (let many = Math.max(1, ...stay.map(({ shelf }) => shelf + 1)); many <= shelves; many += 1) {
     for (const order of orders) {
-      for (const first of ['front', 'left'] as const) {
+      for (const first of FIRST) {
         const one = inOrder(items, order, { room, shelves: many, clear, first }, stay);
         if (best === null || isBetter(items, one, best)) best = one;
         if (best.left.length === 0) return best;
@@ -57,6 +57,17 @@ export function arranged(items: readonly Outline[], room: Room, shelves = 1, cle
   }
   return best!;
 }
+
+/** Whether all find room on one shelf, the largest first: tried in few ways, so that some are said to find none that arranging does place. */
+export function findRoom(items: readonly Outline[], room: Room, clear: Clearances): boolean {
+  // What covers more than there is finds none, without a try.
+  const covered_m2 = items.reduce((sum, { wide_m, long_m, isRound }) => sum + wide_m * long_m * (isRound ? Math.PI / 4 : 1), 0);
+  if (covered_m2 > room.wide_m * room.long_m) return false;
+  const order = byMost(items, ({ wide_m, long_m }) => wide_m * long_m);
+  return FIRST.some((first) => inOrder(items, order, { room, shelves: 1, clear, first }, []).left.length === 0);
+}
+
+const byMost = (items: readonly Outline[], key: (one: Outline) => number): number[] => [...items.keys()].sort((a, b) => key(items[b]) - key(items[a]) || a - b);
 
 /** Orders that follow no measure, always the same ones: of many pieces fewer, since each takes longer. */
 const SHUFFLED_PLACES = 96;
@@ -81,8 +92,9 @@ interface On {
   shelves: number;
   clear: Clearances;
   /** What is filled first: from the front to the back, or from the left to the right. */
-  first: 'front' | 'left';
+  first: (typeof FIRST)[number];
 }
+const FIRST = ['front', 'left'] as const;
 
 const areaOf = (items: readonly Outline[], some: readonly number[]): number => some.reduce((sum, i) => sum + items[i].wide_m * items[i].long_m, 0);
 

@@ -4,5 +4,6 @@ export type { SetBy } from './setBy';
 export type { Split } from './apart';
 export { fumeSays, loadSays } from './words';
 export { arranged, type Arrangement, type Clash, clashesOf, freeNear } from './arrange';
+export { type Insides, type Suggested, suggestedLoads, type Waits } from './suggest';
 export { lyingOf, type Outline, outlineOf, type Placed } from './outline';
 export { furnitureStores, storedBy } from './stored';

@@ -3,7 +3,8 @@ import express from 'express';
 import { usesOfMade } from '../../store/uses';
 import { importPiece, pieceFile } from '../../store/pieceFiles';
 import { createPiece, deletePiece, filePiece, findPiece, listPieces, redoPiece, restorePiece, savePiece, undoPiece } from '../../store/pieces';
-import { addSchedule, alikeOnes, alreadySaved, caseFor, findSchedule, forKiln, listVersions, nameSchedule } from '../../store/schedules';
+import { addSchedule, alikeOnes, alreadySaved, caseFor, findSchedule, listVersions, nameSchedule } from '../../store/schedules';
+import { forKiln, suggestedNow } from '../../store/forKiln';
 import { readPieceFile } from '../pieceFileBody';
 import { type Works, read } from '../route';
 
@@ -37,6 +38,7 @@ export function pieceRoutes({ app, route, db, pool, dataDir, now }: Works): void
   route(api.versions, (_, id) => listVersions(db, findPiece(db, id), now()));
   route(api.alike, (_, id) => alikeOnes(db, findSchedule(db, id)));
   route(api.forKiln, () => forKiln(db));
+  route(api.suggestedLoads, () => suggestedNow(db));
   route(api.schedule, (_, id) => findSchedule(db, id));
   route(api.nameSchedule, ({ name }, id) => nameSchedule(db, id, name));
 }
