@@ -1,6 +1,6 @@
 /**
- * What may go into one load: the same firing of the same glass in the same kiln, of about the same length, as far as there is room on one
- * shelf. Composing it has the last word.
+ * What may go into one load: the same firing of the same glass in the same kiln, of about the same length, with room on one shelf.
+ * Composing it has the last word.
  */
 import type { Clearances, Room } from '../kiln/inside';
 import type { Look } from '../look/names';
