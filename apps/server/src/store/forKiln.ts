@@ -41,7 +41,8 @@ const outlineFor = (db: Database, scheduleId: string): Outline =>
 /** What may go into one load, by the insides of the kilns as their records have them now. */
 export function suggestedNow(db: Database): SuggestedLoad[] {
   const [waiting, { kilns }] = [forKiln(db), studioShelves(db)];
-  return keptWhile(db, 'suggested loads', [waiting, kilns], () => {
+  // By what waits, not by when it was read.
+  return keptWhile(db, 'suggested loads', [JSON.stringify(waiting), kilns], () => {
     const insideOf: Insides = (kilnId) => {
       const kiln = kilns.find(({ id }) => id === kilnId);
       const room = kiln && roomOf(kiln);

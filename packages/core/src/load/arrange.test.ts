@@ -45,6 +45,18 @@ test('four tiles of 180 mm go onto 450 by 350 mm of free shelf, a fifth does not
   expect(arranged([...four, tile(0.169)], BOX, 2)).toMatchObject({ left: [], shelves: 2 });
 });
 
+test('what has room to spare lies in the middle, as far as nothing stands there', () => {
+  expect(arranged([tile(0.1)], BOX).placed).toEqual([{ item: 0, shelf: 0, x_m: 0.25, y_m: 0.2, turned: false }]);
+  const two = arranged([tile(0.1), tile(0.16)], BOX).placed.map((one) => ({ ...lyingOf(one, tile([0.1, 0.16][one.item])) }));
+  expect((Math.min(...two.map(({ x_m, wide_m }) => x_m - wide_m / 2)) + Math.max(...two.map(({ x_m, wide_m }) => x_m + wide_m / 2))) / 2).toBeCloseTo(0.25, 5);
+  // A thermocouple from the back as far as the middle: across alone.
+  const probed: Room = { ...BOX, probe: { from: 'back', reach_m: 0.25 } };
+  expect(arranged([tile(0.1)], probed).placed).toEqual([{ item: 0, shelf: 0, x_m: 0.25, y_m: 0.075, turned: false }]);
+  // What stays where it lies keeps the others where they are put beside it.
+  const stays = { item: 0, shelf: 0, x_m: 0.1, y_m: 0.1, turned: false };
+  expect(arranged([tile(0.1), tile(0.1)], BOX, 1, USUAL_CLEARANCES, [stays]).placed[0]).toEqual(stays);
+});
+
 test('what is too long across is turned', () => {
   const { placed, left } = arranged([tile(0.34, 0.44)], BOX);
   expect(left).toEqual([]);

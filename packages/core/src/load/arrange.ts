@@ -51,18 +51,57 @@ export function arranged(items: readonly Outline[], room: Room, shelves = 1, cle
       for (const first of FIRST) {
         const one = inOrder(items, order, { room, shelves: many, clear, first }, stay);
         if (best === null || isBetter(items, one, best)) best = one;
-        if (best.left.length === 0) return best;
+        if (best.left.length === 0) return stay.length === 0 ? inTheMiddle(items, best, room, clear) : best;
       }
     }
   }
-  return best!;
+  return stay.length === 0 ? inTheMiddle(items, best!, room, clear) : best!;
+}
+
+/** All of a shelf moved to the middle of the kiln, where heat is most even: as one, across and along where that is free, else one of the two. */
+function inTheMiddle(items: readonly Outline[], found: Arrangement, room: Room, clear: Clearances): Arrangement {
+  let { placed } = found;
+  const where = { room, clear, shelves: 1 + Math.max(0, ...placed.map(({ shelf }) => shelf)) };
+  for (let shelf = 0; shelf < where.shelves; shelf += 1) {
+    const here = placed.filter((one) => one.shelf === shelf).map((one) => lyingOf(one, items[one.item]));
+    if (here.length === 0) continue;
+    const middle = (at: (one: Lying) => number, half: (one: Lying) => number): number =>
+      (Math.min(...here.map((one) => at(one) - half(one))) + Math.max(...here.map((one) => at(one) + half(one)))) / 2;
+    const across_m =
+      room.wide_m / 2 -
+      middle(
+        ({ x_m }) => x_m,
+        ({ wide_m }) => wide_m / 2,
+      );
+    const along_m =
+      room.long_m / 2 -
+      middle(
+        ({ y_m }) => y_m,
+        ({ long_m }) => long_m / 2,
+      );
+    for (const [dx_m, dy_m] of [
+      [across_m, along_m],
+      [across_m, 0],
+      [0, along_m],
+    ]) {
+      const moved = placed.map((one) => (one.shelf === shelf ? { ...one, x_m: rounded(one.x_m + dx_m), y_m: rounded(one.y_m + dy_m) } : one));
+      if (clashesOf(items, moved, where).length > 0) continue;
+      placed = moved;
+      break;
+    }
+  }
+  return { ...found, placed };
+}
+
+const rounded = (metres: number): number => Number(metres.toFixed(6));
+
+/** A place on one shelf beside what lies there, which stays; null where there is none. */
+export function placeBeside(items: readonly Outline[], item: number, placed: readonly Placed[], room: Room, clear: Clearances): Placed | null {
+  return placeFor(items, item, placed, { room, shelves: 1, clear, first: 'front' });
 }
 
 /** Whether all find room on one shelf, the largest first: tried in few ways, so that some are said to find none that arranging does place. */
 export function findRoom(items: readonly Outline[], room: Room, clear: Clearances): boolean {
-  // What covers more than there is finds none, without a try.
-  const covered_m2 = items.reduce((sum, { wide_m, long_m, isRound }) => sum + wide_m * long_m * (isRound ? Math.PI / 4 : 1), 0);
-  if (covered_m2 > room.wide_m * room.long_m) return false;
   const order = byMost(items, ({ wide_m, long_m }) => wide_m * long_m);
   return FIRST.some((first) => inOrder(items, order, { room, shelves: 1, clear, first }, []).left.length === 0);
 }
@@ -124,13 +163,15 @@ function placeFor(items: readonly Outline[], item: number, placed: readonly Plac
     const kept = keptClear(items, placed, shelf, on);
     let best: (Placed & { reach_m: number; aside_m: number }) | null = null;
     for (const turned of one.isRound || one.wide_m === one.long_m ? [false] : [false, true]) {
-      for (const [x_m, y_m] of candidates(lyingOf({ x_m: 0, y_m: 0, turned }, one), kept, on)) {
-        const lies = lyingOf({ x_m, y_m, turned }, one);
-        // How far it reaches: what lies at the front leaves room behind.
-        const [reach_m, aside_m] = on.first === 'front' ? [y_m + lies.long_m / 2, x_m] : [x_m + lies.wide_m / 2, y_m];
-        if (best && (reach_m > best.reach_m + EXACT_M || (reach_m > best.reach_m - EXACT_M && aside_m >= best.aside_m))) continue;
-        if (isFree(lies, kept, on)) best = { item, shelf, x_m, y_m, turned, reach_m, aside_m };
-      }
+      const turnedSo = lyingOf({ x_m: 0, y_m: 0, turned }, one);
+      // Of one way round the first that is free reaches least far.
+      const found = candidates(turnedSo, kept, on, { first: on.first }).find(([x_m, y_m]) => isFree({ ...turnedSo, x_m, y_m }, kept, on));
+      if (!found) continue;
+      const [x_m, y_m] = found;
+      // How far it reaches: what lies at the front leaves room behind.
+      const [reach_m, aside_m] = on.first === 'front' ? [y_m + turnedSo.long_m / 2, x_m] : [x_m + turnedSo.wide_m / 2, y_m];
+      if (best && (reach_m > best.reach_m + EXACT_M || (reach_m > best.reach_m - EXACT_M && aside_m >= best.aside_m))) continue;
+      best = { item, shelf, x_m, y_m, turned, reach_m, aside_m };
     }
     if (best) {
       const { reach_m: _reach, aside_m: _aside, ...place } = best;
@@ -169,8 +210,13 @@ function heightShort_m(items: readonly Outline[], placed: readonly Pick<Placed, 
   return needs_m - room.high_m;
 }
 
-/** Middles at which it touches walls and what lies there, with what has to be free between; in a round kiln a grid besides. near: beside those in line with it. */
-function candidates({ wide_m, long_m }: Lying, kept: readonly Kept[], { room, clear }: Where, near?: { x_m: number; y_m: number }): [number, number][] {
+/** Middles at which it touches walls and what lies there, with what has to be free between; in a round kiln a grid besides. near: beside those in line with it. first: in this order, of the front or the left side. */
+function candidates(
+  { wide_m, long_m }: Lying,
+  kept: readonly Kept[],
+  { room, clear }: Where,
+  { near, first = 'left' }: { near?: { x_m: number; y_m: number }; first?: On['first'] },
+): [number, number][] {
   const wall_m = wallFree_m(room, clear);
   const across = [wall_m + wide_m / 2, room.wide_m - wall_m - wide_m / 2, ...(near ? [near.x_m] : [])];
   const along = [wall_m + long_m / 2, room.long_m - wall_m - long_m / 2, ...(near ? [near.y_m] : [])];
@@ -179,14 +225,18 @@ function candidates({ wide_m, long_m }: Lying, kept: readonly Kept[], { room, cl
     across.push(other.x_m + aside, other.x_m - aside);
     along.push(other.y_m + behind, other.y_m - behind);
   }
-  const [xs, ys] = [across, along].map((all) => [...new Set(all.map((metres) => Number(metres.toFixed(6))))].sort((a, b) => a - b));
+  const [xs, ys] = [across, along].map((all) => [...new Set(all.map(rounded))].sort((a, b) => a - b));
   const inside = (metres: number, of_m: number, room_m: number): boolean =>
     metres >= of_m / 2 + wall_m - ABOUT_M && metres <= room_m - of_m / 2 - wall_m + ABOUT_M;
   const [free, back] = [xs.filter((x) => inside(x, wide_m, room.wide_m)), ys.filter((y) => inside(y, long_m, room.long_m))];
-  const touching = free.flatMap((x) => back.map((y): [number, number] => [x, y]));
+  const front = first === 'front';
+  const touching = front ? back.flatMap((y) => free.map((x): [number, number] => [x, y])) : free.flatMap((x) => back.map((y): [number, number] => [x, y]));
   if (!room.isRound) return touching;
   const grid = Array.from({ length: GRID - 1 }, (_, i) => (i + 1) / GRID);
-  return [...touching, ...grid.flatMap((x) => grid.map((y): [number, number] => [x * room.wide_m, y * room.long_m]))];
+  const [main, aside] = front ? [1, 0] : [0, 1];
+  return [...touching, ...grid.flatMap((x) => grid.map((y): [number, number] => [x * room.wide_m, y * room.long_m]))].sort(
+    (a, b) => a[main] - b[main] || a[aside] - b[aside],
+  );
 }
 
 /** What one is too near to: another, by its item, or what it is. short_m: what is missing of the way that has to be free. */
@@ -224,7 +274,7 @@ export function freeNear(items: readonly Outline[], moved: Placed, placed: reado
   const lies = lyingOf(moved, items[moved.item]);
   if (isFree(lies, kept, where)) return moved;
   let best: { x_m: number; y_m: number; far_m: number } | null = null;
-  for (const [x_m, y_m] of candidates(lies, kept, where, moved)) {
+  for (const [x_m, y_m] of candidates(lies, kept, where, { near: moved })) {
     const far_m = Math.hypot(x_m - moved.x_m, y_m - moved.y_m);
     if (far_m > within_m || (best && far_m >= best.far_m) || !isFree({ ...lies, x_m, y_m }, kept, where)) continue;
     best = { x_m, y_m, far_m };

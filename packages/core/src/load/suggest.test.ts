@@ -52,6 +52,10 @@ test('no more than find room on one shelf: the rest are a load of their own, wha
   const small = waits('small', 12.5, { outline: tile(0.05) });
   expect(named([...trays.slice(0, 3), waits('large', 12.1, { outline: tile(0.3) }), small], boxed)).toEqual([['tray 0', 'tray 1', 'tray 2', 'small']]);
 });
+test('what is larger than the shelf does not keep the others apart', () => {
+  const all = [waits('huge', 12, { outline: tile(0.6) }), waits('a', 12.5), waits('b', 13)];
+  expect(named(all, boxed)).toEqual([['a', 'b']]);
+});
 test('whatever is suggested finds room, and none is in two loads', () => {
   let state = 7;
   const next = (): number => (state = (state * 48271) % 2147483647) / 2147483647;

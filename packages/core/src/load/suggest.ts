@@ -4,9 +4,9 @@
  */
 import type { Clearances, Room } from '../kiln/inside';
 import type { Look } from '../look/names';
-import { findRoom } from './arrange';
+import { findRoom, placeBeside } from './arrange';
 import { LOAD_AT_MOST } from './entry';
-import type { Outline } from './outline';
+import type { Outline, Placed } from './outline';
 
 /** A piece that waits for its kiln. */
 export interface Waits {
@@ -36,8 +36,6 @@ export type Insides = (kilnId: string) => { room: Room; clear: Clearances } | nu
 /** So many times the shortest: what takes longer would keep the others waiting. */
 const LONGER_AT_MOST = 1.5;
 const SHOWN_AT_MOST = 3;
-/** Loads that are looked at of each kind of firing: those behind them are due later. */
-const TRIED_AT_MOST = 2 * SHOWN_AT_MOST;
 /** So many that find no room one after the other, and a load counts as full. */
 const FULL_AFTER = 6;
 /** After every day. */
@@ -68,7 +66,7 @@ export function suggestedLoads<T extends Waits>(waiting: readonly T[], insideOf:
 function loadsOf<T extends Waits>(group: readonly T[], inside: ReturnType<Insides>): T[][] {
   let rest = [...group].sort((a, b) => dueOf([a]).localeCompare(dueOf([b])) || a.total_s - b.total_s);
   const loads: T[][] = [];
-  for (let tried = 0; rest.length > 1 && tried < TRIED_AT_MOST; tried += 1) {
+  while (rest.length > 1 && loads.length < SHOWN_AT_MOST) {
     const load = filled(rest, inside);
     rest = rest.filter((one) => !load.includes(one));
     if (load.length > 1) loads.push(load);
@@ -77,15 +75,36 @@ function loadsOf<T extends Waits>(group: readonly T[], inside: ReturnType<Inside
 }
 
 function filled<T extends Waits>([first, ...others]: readonly T[], inside: ReturnType<Insides>): T[] {
+  const shelf = inside && shelfOf(inside);
   const load = [first];
+  // Too large for the shelf, it is for a hand to see to.
+  if (shelf?.takes(first) === false) return load;
   let inVain = 0;
   for (const one of others) {
     const lengths = [...load, one].map(({ total_s }) => total_s);
     if (Math.max(...lengths) > LONGER_AT_MOST * Math.min(...lengths)) continue;
     if (load.length === LOAD_AT_MOST || inVain === FULL_AFTER) break;
-    const outlines = [...load, one].map(({ outline }) => outline);
-    if (inside === null || findRoom(outlines, inside.room, inside.clear)) load.push(one);
+    if (shelf === null || shelf.takes(one)) load.push(one);
     else inVain += 1;
   }
+  // Placed as they came; whoever arranges them begins with the largest.
+  while (inside && load.length > 1 && !findRoom(outlines(load), inside.room, inside.clear)) load.pop();
   return load;
+}
+
+const outlines = (pieces: readonly Waits[]): Outline[] => pieces.map(({ outline }) => outline);
+
+/** One after the other is put beside those that lie there. */
+function shelfOf({ room, clear }: NonNullable<ReturnType<Insides>>) {
+  const items: Outline[] = [];
+  const placed: Placed[] = [];
+  return {
+    takes({ outline }: Waits): boolean {
+      const place = placeBeside([...items, outline], items.length, placed, room, clear);
+      if (!place) return false;
+      items.push(outline);
+      placed.push(place);
+      return true;
+    },
+  };
 }
