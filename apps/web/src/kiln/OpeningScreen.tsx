@@ -5,7 +5,6 @@ import { stuckOn } from '@torvin/core/piece';
 import { RELEASED, RELEASED_NAMES, type Released } from '@torvin/core/release';
 import { formatLength, text } from '@torvin/core/units';
 import { type FiringDetail, type FiringResult, type Mark, toldIn } from '@torvin/schema';
-import { useQueryClient } from '@tanstack/react-query';
 import { useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
@@ -16,7 +15,7 @@ import { MarksFields } from '@/notebook/Marks';
 import { MeasuredFields, NO_BEND, NO_GLASS } from '@/notebook/MeasuredFields';
 import { BY_FORM, HOW_OFF } from '@/notebook/RecordForm';
 import { type MeasuredEntry, entryOfMeasured, measuredOf, measuredWords } from '@/notebook/measuredEntry';
-import { putMeasured } from '@/notebook/putMeasured';
+import { usePutMeasured } from '@/notebook/putMeasured';
 import { MEASURED } from '@/notebook/words';
 import { isSame } from '@/outbox/merge';
 import { knownNames } from '@/outbox/pictures';
@@ -66,8 +65,8 @@ function Opening({ detail, nth, of, onNext }: OpeningScreenProps) {
   const { firing, schedule } = detail;
   const { colours } = useTheme();
   const units = useUnits();
-  const client = useQueryClient();
   const outbox = useOutbox();
+  const putMeasured = usePutMeasured(firing);
   const { snapshot } = schedule;
   const recipe = RECIPES[firing.look];
   const deep_m = shapingDown(snapshot.firing.setup.shaping);
@@ -111,7 +110,7 @@ function Opening({ detail, nth, of, onNext }: OpeningScreenProps) {
       { id: firing.id, body: { ...before, ...rest, marks, result, lesson, measured, released: released === 'unsaid' ? null : released }, before },
       { on: firing.version },
     );
-    if (measured.down_m !== firing.measured.down_m) void putMeasured(client, outbox, firing, measured.down_m);
+    if (measured.down_m !== firing.measured.down_m) putMeasured(measured.down_m);
     draft.done();
     onNext(result);
   }

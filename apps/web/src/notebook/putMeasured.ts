@@ -1,12 +1,21 @@
 /** How far a shape came down, told of its piece too: what comes next starts from there. */
 import { firingOf, tellMeasured } from '@torvin/core/piece';
-import type { QueryClient } from '@tanstack/react-query';
-import { pieceReading } from '@/data/pieces';
+import { type QueryClient, useQueryClient } from '@tanstack/react-query';
+import { pieceReading, usePiece } from '@/data/pieces';
 import type { Outbox } from '@/outbox/outbox';
 import { pieceNow, putPiece } from '@/outbox/shown';
+import { useOutbox } from '@/outbox/useOutbox';
+
+/** The piece is read before there is anything to tell of it, so that both are kept by the same touch. */
+export function usePutMeasured(of: { pieceId: string; stepId: string }): (down_m: number | null) => void {
+  const client = useQueryClient();
+  const outbox = useOutbox();
+  usePiece(of.pieceId);
+  return (down_m) => void putMeasured(client, outbox, of, down_m);
+}
 
 /** Nothing where the piece or its step is gone, or where that is told of it already. */
-export async function putMeasured(
+async function putMeasured(
   client: QueryClient,
   outbox: Outbox,
   { pieceId, stepId }: { pieceId: string; stepId: string },

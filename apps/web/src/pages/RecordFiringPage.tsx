@@ -11,7 +11,7 @@ import { firingName } from '@/layup/describe';
 import { runHref } from '@/ui/hrefs';
 import { inFormUnits } from '@/data/FormUnits';
 import { useDraft } from '@/data/useDraft';
-import { putMeasured } from '@/notebook/putMeasured';
+import { usePutMeasured } from '@/notebook/putMeasured';
 import { putPiece } from '@/outbox/shown';
 import { useOutbox, useSave } from '@/outbox/useOutbox';
 import { type StepPageParts, useStepPage } from '@/planner/useStepPage';
@@ -45,6 +45,7 @@ function Record({ piece, step, schedule, outdated }: StepPageParts) {
   const [begin] = useState(() => Number(started) || Date.now());
   const client = useQueryClient();
   const outbox = useOutbox();
+  const putMeasured = usePutMeasured({ pieceId: piece.id, stepId: step.id });
   // Those that were there when the page was opened: once told they are so no more.
   const [untold] = useState(() => untoldBefore(piece.doc.journey, step.id, (one) => piece.fired[one] !== undefined));
   const [handsKept, setHandsKept] = useState(false);
@@ -84,7 +85,7 @@ function Record({ piece, step, schedule, outdated }: StepPageParts) {
             },
             {
               then() {
-                if (told.measured.down_m !== null) void putMeasured(client, outbox, { pieceId: piece.id, stepId: step.id }, told.measured.down_m);
+                if (told.measured.down_m !== null) putMeasured(told.measured.down_m);
                 draft.done();
                 router.replace(`/notebook/${firingId}`);
               },

@@ -1,5 +1,4 @@
 import { type Firing, type FiringDetail, toldIn } from '@torvin/schema';
-import { useQueryClient } from '@tanstack/react-query';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { useFiring } from '@/data/firings';
@@ -7,8 +6,8 @@ import { type RecordEntry, RecordForm, type Told } from '@/notebook/RecordForm';
 import { firingOnto } from '@/outbox/kinds';
 import { inFormUnits } from '@/data/FormUnits';
 import { useDraft } from '@/data/useDraft';
-import { putMeasured } from '@/notebook/putMeasured';
-import { useOutbox, useSave } from '@/outbox/useOutbox';
+import { usePutMeasured } from '@/notebook/putMeasured';
+import { useSave } from '@/outbox/useOutbox';
 import { Action } from '@/ui/Action';
 import { GoneChoice } from '@/ui/GoneChoice';
 import { Waiting } from '@/ui/Loading';
@@ -32,8 +31,7 @@ const TellForm = inFormUnits(Tell);
 
 function Tell({ detail: { firing, schedule }, back }: { detail: FiringDetail; back: Back }) {
   const router = useRouter();
-  const client = useQueryClient();
-  const outbox = useOutbox();
+  const putMeasured = usePutMeasured(firing);
   const { id } = firing;
   const { save, saving, held, refusal, last, left, discard, bringBack } = useSave('saveFiring', (variables) => variables.id === id);
   /** As it stood when the form was filled: it may be told of elsewhere, and be read anew, while one types. */
@@ -86,7 +84,7 @@ function Tell({ detail: { firing, schedule }, back }: { detail: FiringDetail; ba
             {
               on: base.version,
               then() {
-                if (told.measured.down_m !== (base.before.measured?.down_m ?? null)) void putMeasured(client, outbox, firing, told.measured.down_m);
+                if (told.measured.down_m !== (base.before.measured?.down_m ?? null)) putMeasured(told.measured.down_m);
                 then();
               },
             },
